@@ -1,0 +1,102 @@
+import type { Block, BlockKind, Cell, Kind, Span, Story } from "../manuscript/model.ts";
+
+/** A block as a format's reader finds it; spans are offsets in its text. */
+export interface RawBlock {
+  kind: BlockKind;
+  text: string;
+  story: Story;
+  level?: number;
+  marker?: string;
+  cell?: Cell;
+  spans: Span[];
+}
+
+export interface Assembled {
+  text: string;
+  blocks: Block[];
+  spans: Span[];
+}
+
+/** What reading a file of any format gives. */
+export interface ReadFile extends Assembled {
+  title: string;
+  kind: Kind;
+  /** Things in the file its reader should know, as sentences. */
+  warnings: string[];
+}
+
+const REFERENCE_HEADING = /^(?:[\d.]+\s+)?(?:references|bibliography|works cited|sources cited)$/i;
+
+/**
+ * Lays blocks out one after the other: separators between them, ids, sections, and the entries of a
+ * reference list recognised by the heading above them.
+ */
+export function assemble(raw: readonly RawBlock[]): Assembled {
+  const texts: string[] = [];
+  const blocks: Block[] = [];
+  const spans: Span[] = [];
+  let position = 0;
+  let section = 0;
+  let inReferences = false;
+  for (const [index, one] of raw.entries()) {
+    if (index > 0) {
+      texts.push(separator(raw[index - 1], one));
+      position++;
+    }
+    if (one.kind === "heading") {
+      section++;
+      inReferences = REFERENCE_HEADING.test(one.text.trim());
+    } else if (one.story !== "body") inReferences = false;
+    const listed = inReferences && (one.kind === "paragraph" || one.kind === "item");
+    const { kind, text, spans: ownSpans, ...rest } = one;
+    const from = position;
+    const to = from + text.length;
+    blocks.push({ ...rest, id: `b${index}`, kind: listed ? "reference" : kind, from, to, section });
+    for (const span of ownSpans)
+      spans.push({ ...span, from: span.from + from, to: span.to + from });
+    texts.push(text);
+    position = to;
+  }
+  return { text: texts.join(""), blocks, spans: spans.sort((a, b) => a.from - b.from) };
+}
+
+function separator(before: RawBlock | undefined, after: RawBlock): string {
+  const one = before?.cell;
+  const other = after.cell;
+  if (!one || !other || one.sheet !== other.sheet) return "\n";
+  if (one.address === other.address) return "\u2028";
+  return rowOf(one.address) === rowOf(other.address) ? "\t" : "\n";
+}
+
+function rowOf(address: string): string {
+  return address.replace(/^[A-Z]+/, "");
+}
+
+/** A title for a document that has none: its first heading, or the file name without its ending. */
+export function titleOf(assembled: Assembled, fileName: string): string {
+  const heading = assembled.blocks.find(
+    (block) => block.kind === "heading" && block.story === "body" && block.to > block.from,
+  );
+  if (heading) return assembled.text.slice(heading.from, heading.to).trim();
+  return (
+    fileName
+      .replace(/\.[^.]+$/, "")
+      .replace(/[-_]+/g, " ")
+      .trim() || fileName
+  );
+}
+
+/** The kind of copy, guessed from its form; the editor can say otherwise. */
+export function guessKind({ text, blocks }: Assembled): Kind {
+  const opening = text.slice(0, 1500);
+  if (/^\s*(?:dear|to whom it may concern)\b/im.test(opening)) return "letter";
+  const words = text.split(/\s+/).length;
+  const requirements = text.match(/\bshall\b/g)?.length ?? 0;
+  if (requirements >= 8 && requirements / words > 0.006) return "specification";
+  const hasAbstract = /^\s*abstract\b/im.test(text.slice(0, 4000));
+  const hasReferences = blocks.some((block) => block.kind === "reference");
+  if (hasAbstract && hasReferences) return "paper";
+  const quoted = text.match(/[“"][^”"\n]{2,200}[,.?!][”"]/g)?.length ?? 0;
+  if (blocks.length > 20 && quoted > blocks.length * 0.3) return "fiction";
+  return "report";
+}

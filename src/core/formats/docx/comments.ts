@@ -1,0 +1,192 @@
+import { escapeAttribute, escapeText } from "../xml/entities.ts";
+import { type DocxPackage, partText, relationships } from "./package.ts";
+import { addOperation, blockAt, type Plan } from "./plan.ts";
+import { type FreeIds, prefixOf, WORD_NAMESPACE } from "./render.ts";
+import type { Segment, SourceBlock } from "./source.ts";
+
+/** A question to the author about the original text [from, to), written as a comment. */
+export interface Query {
+  from: number;
+  to: number;
+  text: string;
+}
+
+interface Comment {
+  id: number;
+  text: string;
+}
+
+/**
+ * Plans the range markers of each query. A query in a note is anchored at the note's number in the
+ * body, since the format allows no comments in notes; one in a header or footer cannot be anchored.
+ * Returns the comments to write and the queries that found no place.
+ */
+export function planComments(
+  docx: DocxPackage,
+  plan: Plan,
+  queries: readonly Query[],
+  ids: FreeIds,
+): { comments: Comment[]; unplaced: Query[] } {
+  const comments: Comment[] = [];
+  const unplaced: Query[] = [];
+  for (const query of queries) {
+    const id = ids.take();
+    if (planComment(docx, plan, query, id)) comments.push({ id, text: query.text });
+    else unplaced.push(query);
+  }
+  return { comments, unplaced };
+}
+
+function planComment(docx: DocxPackage, plan: Plan, query: Query, id: number): boolean {
+  const block = blockAt(docx.blocks, query.from);
+  if (!block) return false;
+  const place =
+    block.note === null ? placeInBody(block, query) : placeAtReference(docx, block.note);
+  if (!place) return false;
+  const { first, firstAt, last, lastAt } = place;
+  const prefix = prefixOf(first.run.tag);
+  const name = prefix || "w:";
+  const namespace = prefix ? "" : ` xmlns:w="${WORD_NAMESPACE}"`;
+  const element = (local: string) => `<${prefix}${local}${namespace} ${name}id="${id}"/>`;
+  addOperation(plan, first.run, {
+    kind: "marker",
+    piece: first.piece,
+    at: firstAt,
+    closes: false,
+    xml: element("commentRangeStart"),
+  });
+  addOperation(plan, last.run, {
+    kind: "marker",
+    piece: last.piece,
+    at: lastAt,
+    closes: true,
+    xml: `${element("commentRangeEnd")}<${prefix}r>${element("commentReference")}</${prefix}r>`,
+  });
+  return true;
+}
+
+interface Place {
+  first: Segment;
+  firstAt: number;
+  last: Segment;
+  lastAt: number;
+}
+
+function placeInBody(block: SourceBlock, query: Query): Place | null {
+  if (block.story !== "body") return null;
+  const from = query.from - block.at;
+  const to = Math.min(query.to - block.at, block.text.length);
+  const anchors = block.segments.filter(({ run }) => !run.equation);
+  const first = anchors.find((segment) => segment.to > from) ?? anchors.at(-1);
+  const last = anchors.findLast((segment) => segment.from < to) ?? first;
+  if (!first || !last) return null;
+  return {
+    first,
+    firstAt: Math.min(Math.max(0, from - first.from), first.to - first.from),
+    last,
+    lastAt: Math.max(0, Math.min(last.to, to) - last.from),
+  };
+}
+
+/** The text just before the note's number in the body. */
+function placeAtReference(docx: DocxPackage, note: string): Place | null {
+  for (const block of docx.blocks) {
+    if (block.story !== "body") continue;
+    const anchor = block.spans.find((span) => span.kind === "note-anchor" && span.label === note);
+    if (!anchor) continue;
+    const anchors = block.segments.filter(({ run }) => !run.equation);
+    const segment = anchors.findLast((one) => one.from < anchor.from) ?? anchors[0];
+    if (!segment) return null;
+    const end = segment.to - segment.from;
+    return { first: segment, firstAt: 0, last: segment, lastAt: end };
+  }
+  return null;
+}
+
+/** Adds the comments to the package's parts: new part, relationship and content type where missing. */
+export function writeComments(
+  docx: DocxPackage,
+  comments: readonly Comment[],
+  author: string,
+  date: string,
+): Map<string, string> {
+  const changed = new Map<string, string>();
+  const main = docx.parts[0];
+  if (comments.length === 0 || !main) return changed;
+  const { archive } = docx;
+  const strict = main.source.includes(STRICT_NAMESPACE);
+  const namespace = strict ? STRICT_NAMESPACE : WORD_NAMESPACE;
+  const existing = relationships(archive, main.name).find(({ type }) => type === "comments");
+  const existingName = existing && archive.find(existing.target)?.name;
+  const body = comments.map((one) => commentXml(one, namespace, author, date)).join("");
+  if (existingName) {
+    changed.set(existingName, withinRoot(partText(archive, existingName), body, "comments"));
+    return changed;
+  }
+  const folder = main.name.slice(0, main.name.lastIndexOf("/") + 1);
+  let name = `${folder}comments.xml`;
+  for (let count = 2; archive.find(name); count++) name = `${folder}comments${count}.xml`;
+  changed.set(
+    name,
+    `<?xml version="1.0" encoding="UTF-8" standalone="yes"?>\n<w:comments xmlns:w="${namespace}">${body}</w:comments>`,
+  );
+  const relsName = `${folder}_rels/${main.name.slice(folder.length)}.rels`;
+  const stored = archive.find(relsName)?.name;
+  const rels = stored ? partText(archive, stored) : EMPTY_RELATIONSHIPS;
+  const taken = new Set(relationships(archive, main.name).map(({ id }) => id));
+  let id = "rIdQueries";
+  for (let count = 2; taken.has(id); count++) id = `rIdQueries${count}`;
+  const type = `${strict ? STRICT_RELATIONSHIPS : RELATIONSHIPS}/comments`;
+  changed.set(
+    stored ?? relsName,
+    withinRoot(
+      rels,
+      `<Relationship Id="${id}" Type="${type}" Target="${name.slice(folder.length)}"/>`,
+      "Relationships",
+    ),
+  );
+  const types = archive.find("[Content_Types].xml")?.name ?? "[Content_Types].xml";
+  changed.set(
+    types,
+    withinRoot(
+      partText(archive, types),
+      `<Override PartName="/${name}" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.comments+xml"/>`,
+      "Types",
+    ),
+  );
+  return changed;
+}
+
+const STRICT_NAMESPACE = "http://purl.oclc.org/ooxml/wordprocessingml/main";
+const RELATIONSHIPS = "http://schemas.openxmlformats.org/officeDocument/2006/relationships";
+const STRICT_RELATIONSHIPS = "http://purl.oclc.org/ooxml/officeDocument/relationships";
+const EMPTY_RELATIONSHIPS =
+  '<?xml version="1.0" encoding="UTF-8" standalone="yes"?>\n<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"></Relationships>';
+
+/** Puts children at the end of a root element, which may be prefixed or self-closing. */
+function withinRoot(source: string, children: string, root: string): string {
+  const close = new RegExp(`</((?:[\\w.-]+:)?)${root}\\s*>\\s*$`).exec(source);
+  if (close) {
+    const prefixed = children.replace(/<(Relationship|Override) /g, `<${close[1] ?? ""}$1 `);
+    return source.slice(0, close.index) + prefixed + source.slice(close.index);
+  }
+  const empty = new RegExp(`<((?:[\\w.-]+:)?${root})\\b([^>]*)/>\\s*$`).exec(source);
+  if (!empty) return source;
+  return `${source.slice(0, empty.index)}<${empty[1]}${empty[2]}>${children}</${empty[1]}>`;
+}
+
+function commentXml(
+  { id, text }: Comment,
+  namespace: string,
+  author: string,
+  date: string,
+): string {
+  const initials = author
+    .split(/\s+/)
+    .map((word) => word[0] ?? "")
+    .join("");
+  const paragraphs = text
+    .split("\n")
+    .map((line) => `<w:p><w:r><w:t xml:space="preserve">${escapeText(line)}</w:t></w:r></w:p>`);
+  return `<w:comment xmlns:w="${namespace}" w:id="${id}" w:author="${escapeAttribute(author)}" w:date="${date}" w:initials="${escapeAttribute(initials)}">${paragraphs.join("")}</w:comment>`;
+}

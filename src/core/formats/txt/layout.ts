@@ -1,0 +1,123 @@
+import { type Assembled, assemble, type RawBlock } from "../assemble.ts";
+import { SourceMap } from "../source-map.ts";
+
+/** How the lines of a plain text file make blocks, and where each character came from. */
+export interface TextLayout extends Assembled {
+  map: SourceMap;
+  /** Where text goes in each block if it is empty: the source offset of its start. */
+  starts: number[];
+}
+
+interface Line {
+  /** Text without indent and trailing blanks: source[from, to). */
+  from: number;
+  to: number;
+}
+
+/** A line this long or longer looks wrapped; shorter lines in a paragraph end where they end. */
+const WRAP_FROM = 45;
+/** Common practice wraps plain text at 65 to 80 columns; leave room for long words and quoting. */
+const WRAP_TO = 100;
+
+const ITEM = /^(?:([-*•–])|(\(?(?:\d{1,3}|[a-z]|[ivx]{1,4})[.)]))\s+/;
+const UNDERLINE = /^(?:={3,}|-{3,}|~{3,})$/;
+
+/** Lays out a file whose line ends are "\n". */
+export function layOutText(source: string): TextLayout {
+  const groups = paragraphs(source);
+  const wrapped = isHardWrapped(groups);
+  const raw: RawBlock[] = [];
+  const origins: Line[][] = [];
+  const add = (lines: Line[], block: Omit<RawBlock, "text" | "story" | "spans">) => {
+    const text = lines.map(({ from, to }) => source.slice(from, to)).join(" ");
+    raw.push({ ...block, text, story: "body", spans: [] });
+    origins.push(lines);
+  };
+  for (const group of groups) {
+    const lines = group.filter(({ from, to }) => !UNDERLINE.test(source.slice(from, to)));
+    const underlined = lines.length < group.length && group.length === 2;
+    const first = lines[0];
+    if (!first) continue;
+    const text = source.slice(first.from, first.to);
+    if (lines.length === 1 && (underlined || isShouted(text)))
+      add(lines, { kind: "heading", level: 1 });
+    else for (const block of split(source, lines, wrapped)) add(block.lines, block.props);
+  }
+  const assembled = assemble(raw);
+  const map = new SourceMap(assembled.text.length);
+  for (const [index, lines] of origins.entries()) {
+    let at = assembled.blocks[index]?.from ?? 0;
+    for (const [order, line] of lines.entries()) {
+      const before = lines[order - 1];
+      if (before) map.set(at++, before.to, line.from);
+      for (let offset = line.from; offset < line.to; offset++) map.set(at++, offset, offset + 1);
+    }
+  }
+  return { ...assembled, map, starts: origins.map((lines) => lines[0]?.from ?? 0) };
+}
+
+function paragraphs(source: string): Line[][] {
+  const groups: Line[][] = [];
+  let group: Line[] = [];
+  let position = 0;
+  while (position <= source.length) {
+    const newline = source.indexOf("\n", position);
+    const end = newline < 0 ? source.length : newline;
+    let from = position;
+    let to = end;
+    while (from < to && isBlank(source.charCodeAt(from))) from++;
+    while (to > from && isBlank(source.charCodeAt(to - 1))) to--;
+    if (to > from) group.push({ from, to });
+    else if (group.length > 0) {
+      groups.push(group);
+      group = [];
+    }
+    position = end + 1;
+  }
+  if (group.length > 0) groups.push(group);
+  return groups;
+}
+
+function isBlank(code: number): boolean {
+  return code === 32 || code === 9 || code === 12 || code === 0xa0;
+}
+
+function isHardWrapped(groups: readonly Line[][]): boolean {
+  let full = 0;
+  let others = 0;
+  for (const group of groups) {
+    for (const { from, to } of group.slice(0, -1)) {
+      if (to - from >= WRAP_FROM && to - from <= WRAP_TO) full++;
+      else others++;
+    }
+  }
+  return full > others;
+}
+
+function isShouted(text: string): boolean {
+  return text.length < 80 && /\p{Lu}{3}/u.test(text) && !/\p{Ll}/u.test(text);
+}
+
+interface TextBlock {
+  lines: Line[];
+  props: Omit<RawBlock, "text" | "story" | "spans">;
+}
+
+function split(source: string, lines: readonly Line[], wrapped: boolean): TextBlock[] {
+  const blocks: TextBlock[] = [];
+  let previous: Line | undefined;
+  for (const line of lines) {
+    const item = ITEM.exec(source.slice(line.from, line.to));
+    const last = blocks.at(-1);
+    const continues =
+      wrapped && last && !item && previous && previous.to - previous.from >= WRAP_FROM;
+    if (continues) last.lines.push(line);
+    else if (item) {
+      const marker = item[1] ? "•" : (item[2] ?? "");
+      const inner = { from: line.from + item[0].length, to: line.to };
+      blocks.push({ lines: [inner], props: { kind: "item", level: 1, marker } });
+    } else blocks.push({ lines: [line], props: { kind: "paragraph" } });
+    previous = line;
+  }
+  return blocks;
+}

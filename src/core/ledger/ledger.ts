@@ -1,0 +1,203 @@
+import { applyEdits, invertEdits, sortEdits } from "../manuscript/edits.ts";
+import type { Edit } from "../manuscript/model.ts";
+import { type Anchor, type Decision, type Draft, inForce } from "./decision.ts";
+import { follow, followEdits, type Tracked, track } from "./tracking.ts";
+
+/** The original text, every decision taken on it, and the text they lead to. */
+export interface Ledger {
+  original: string;
+  text: string;
+  decisions: Decision[];
+}
+
+/** A ledger with nothing decided yet. */
+export function openLedger(original: string): Ledger {
+  return { original, text: original, decisions: [] };
+}
+
+/** Completes a draft with its number, its time and its way back. Throws RangeError on bad edits. */
+export function enter(ledger: Ledger, draft: Draft, at: string): Decision {
+  const edits = sortEdits(draft.edits, ledger.text.length);
+  const last = ledger.decisions.at(-1);
+  const seq = (last?.seq ?? 0) + 1;
+  return { ...draft, seq, at, edits, inverse: invertEdits(ledger.text, edits) };
+}
+
+/** The ledger with one more decision. Throws RangeError when it does not follow the last one. */
+export function append(ledger: Ledger, decision: Decision): Ledger {
+  const expected = (ledger.decisions.at(-1)?.seq ?? 0) + 1;
+  if (decision.seq !== expected) {
+    throw new RangeError(`decision ${decision.seq} cannot follow ${expected - 1}`);
+  }
+  return {
+    original: ledger.original,
+    text: applyEdits(ledger.text, sortEdits(decision.edits, ledger.text.length)),
+    decisions: [...ledger.decisions, decision],
+  };
+}
+
+/** The ledger that a stored list of decisions leads to. Throws RangeError when they do not fit. */
+export function replay(original: string, decisions: readonly Decision[]): Ledger {
+  let text = original;
+  for (const [index, decision] of decisions.entries()) {
+    if (decision.seq !== index + 1) throw new RangeError(`decision ${index + 1} is missing`);
+    text = applyEdits(text, sortEdits(decision.edits, text.length));
+  }
+  return { original, text, decisions: [...decisions] };
+}
+
+export type UndoResult = { draft: Draft } | { refusal: string; blockedBy?: Decision };
+
+/**
+ * The draft that takes one decision back, however old. Refused where later changes have touched the
+ * text it put in, or where it is already taken back.
+ */
+export function undo(ledger: Ledger, seq: number): UndoResult {
+  const decision = ledger.decisions[seq - 1];
+  if (!decision) return { refusal: "There is no such decision." };
+  if (!inForce(ledger.decisions).has(seq)) return { refusal: "This decision is already undone." };
+  const later = ledger.decisions.slice(seq);
+  const moved = followEdits(decision.inverse, later);
+  if ("blockedBy" in moved) {
+    const blockedBy = ledger.decisions[moved.blockedBy - 1];
+    return {
+      refusal: "The text was changed again later. Undo that later change first.",
+      ...(blockedBy ? { blockedBy } : {}),
+    };
+  }
+  return {
+    draft: { act: "undo", scope: decision.scope, marks: [], edits: moved.edits, undoes: seq },
+  };
+}
+
+/** The newest decision that undoing makes sense for: standing, and not itself an undo. */
+export function lastUndoable(ledger: Ledger): Decision | undefined {
+  const standing = inForce(ledger.decisions);
+  return ledger.decisions.findLast(({ seq, act }) => act !== "undo" && standing.has(seq));
+}
+
+/** A settled place, and where it is in the current text. */
+export interface Settled {
+  decision: Decision;
+  anchor: Anchor;
+  from: number;
+  to: number;
+}
+
+/**
+ * Places that standing decisions let stand or ask about, followed to the current text. Marks that
+ * lie exactly there, of the same rule, are settled and no longer open.
+ */
+export function settledPlaces(ledger: Ledger): Settled[] {
+  const standing = inForce(ledger.decisions);
+  let following: { decision: Decision; anchor: Anchor; tracked: Tracked }[] = [];
+  for (const decision of ledger.decisions) {
+    if (decision.edits.length > 0) {
+      following = following.map((one) => ({ ...one, tracked: follow(one.tracked, decision) }));
+    }
+    if (!standing.has(decision.seq) || (decision.act !== "stet" && decision.act !== "query"))
+      continue;
+    for (const anchor of decision.marks) {
+      following.push({ decision, anchor, tracked: track(anchor) });
+    }
+  }
+  return following.flatMap(({ decision, anchor, tracked }) =>
+    tracked.state === "here" ? [{ decision, anchor, from: tracked.from, to: tracked.to }] : [],
+  );
+}
+
+/** What one decision adds or takes away in a document-wide sense: `rule` and `text` let stand. */
+export function stetEverywhere(ledger: Ledger): Set<string> {
+  const standing = inForce(ledger.decisions);
+  const keys = new Set<string>();
+  for (const decision of ledger.decisions) {
+    if (decision.act !== "stet" || decision.scope !== "everywhere") continue;
+    if (!standing.has(decision.seq)) continue;
+    for (const anchor of decision.marks) keys.add(stetKey(anchor.rule, anchor.text));
+  }
+  return keys;
+}
+
+/** Key of everything a rule says about a text, wherever it stands. */
+export function stetKey(rule: string, text: string): string {
+  return `${rule}\u0000${text}`;
+}
+
+/** Edits from the original text straight to the current one; see `netEdits` for the merging. */
+export function ledgerEdits(ledger: Ledger): Edit[] {
+  return netEdits(
+    ledger.original,
+    ledger.decisions.map((decision) => decision.edits),
+  );
+}
+
+/** A stretch of the current text: copied from the original, or put in. */
+type Piece = { kept: true; from: number; to: number } | { kept: false; text: string };
+
+/**
+ * One list of edits on the original that does what all the steps do together. Text that was taken
+ * out and later put back counts as kept where the two can be matched end to end.
+ */
+export function netEdits(original: string, steps: readonly (readonly Edit[])[]): Edit[] {
+  let pieces: Piece[] = [{ kept: true, from: 0, to: original.length }];
+  for (const edits of steps) if (edits.length > 0) pieces = splice(pieces, edits);
+  const net: Edit[] = [];
+  let position = 0;
+  let insert = "";
+  const flush = (upTo: number) => {
+    if (upTo > position || insert) {
+      if (original.slice(position, upTo) !== insert) net.push({ from: position, to: upTo, insert });
+    }
+    insert = "";
+  };
+  for (const piece of pieces) {
+    if (!piece.kept) {
+      insert += piece.text;
+      continue;
+    }
+    if (piece.from === piece.to) continue;
+    flush(piece.from);
+    position = piece.to;
+  }
+  flush(original.length);
+  return net;
+}
+
+function splice(pieces: readonly Piece[], edits: readonly Edit[]): Piece[] {
+  const out: Piece[] = [];
+  let index = 0;
+  let offset = 0;
+  let position = 0;
+  const take = (upTo: number, keep: boolean) => {
+    while (position < upTo) {
+      const piece = pieces[index];
+      if (!piece) throw new RangeError("edit beyond the end of the text");
+      const length = piece.kept ? piece.to - piece.from : piece.text.length;
+      const count = Math.min(length - offset, upTo - position);
+      if (keep && count > 0) out.push(cut(piece, offset, offset + count));
+      offset += count;
+      position += count;
+      if (offset === length) {
+        index++;
+        offset = 0;
+      }
+    }
+  };
+  for (const edit of edits) {
+    take(edit.from, true);
+    if (edit.insert) out.push({ kept: false, text: edit.insert });
+    take(edit.to, false);
+  }
+  const rest = pieces[index];
+  if (rest) {
+    const length = rest.kept ? rest.to - rest.from : rest.text.length;
+    out.push(cut(rest, offset, length), ...pieces.slice(index + 1));
+  }
+  return out;
+}
+
+function cut(piece: Piece, from: number, to: number): Piece {
+  return piece.kept
+    ? { kept: true, from: piece.from + from, to: piece.from + to }
+    : { kept: false, text: piece.text.slice(from, to) };
+}
