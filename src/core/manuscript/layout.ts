@@ -21,38 +21,52 @@ export function blockIndexAt(blocks: readonly Block[], position: number): number
   return low;
 }
 
-/** Blocks after the edits. Every edit must lie inside one block, its two ends included. */
-export function moveBlocks(blocks: readonly Block[], edits: readonly Edit[]): Block[] {
+/**
+ * Moves blocks through edits, in place: a book has ten thousand of them, and copying them all for
+ * one letter typed would cost more than checking it. Every edit must lie inside one block, its two
+ * ends included.
+ */
+export function shiftBlocks(blocks: readonly Block[], edits: readonly Edit[]): void {
   const first = edits[0];
-  if (!first) return [...blocks];
+  if (!first) return;
   let shift = 0;
   let next = 0;
-  const start = blockIndexAt(blocks, first.from);
-  return blocks.map((block, index) => {
-    if (index < start) return block;
-    const from = block.from + shift;
-    for (let edit = edits[next]; edit && edit.to <= block.to; edit = edits[next]) {
+  for (let index = blockIndexAt(blocks, first.from); index < blocks.length; index++) {
+    const block = blocks[index];
+    if (!block) continue;
+    const end = block.to;
+    block.from += shift;
+    for (let edit = edits[next]; edit && edit.to <= end; edit = edits[next]) {
       shift += edit.insert.length - (edit.to - edit.from);
       next++;
     }
-    return { ...block, from, to: block.to + shift };
-  });
+    block.to = end + shift;
+  }
 }
 
 /** Spans that close at their ends: what is typed beside them does not join them. */
 const CLOSED_SPANS = new Set(["link", "locked", "note-anchor"]);
 
-/** Spans after the edits; a span whose whole text went is dropped. */
-export function moveSpans(spans: readonly Span[], edits: readonly Edit[]): Span[] {
-  if (edits.length === 0) return [...spans];
-  const moved: Span[] = [];
+/** Moves spans through edits, in place; a span whose whole text went stays behind, empty. */
+export function shiftSpans(spans: readonly Span[], edits: readonly Edit[]): void {
+  const first = edits[0];
+  if (!first) return;
   for (const span of spans) {
-    const from = mapPosition(span.from, edits, "after");
+    if (span.to < first.from) continue;
     const lean = CLOSED_SPANS.has(span.kind) ? "before" : "after";
+    const from = mapPosition(span.from, edits, "after");
     const to = span.from === span.to ? from : mapPosition(span.to, edits, lean);
-    if (to > from || span.from === span.to) moved.push({ ...span, from, to });
+    span.from = from;
+    span.to = Math.max(from, to);
   }
-  return moved;
+}
+
+/** Copies of blocks and spans for an owner that will shift them. */
+export function copyLayout({ blocks, spans }: Layout): Layout {
+  return {
+    blocks: blocks.map((block) => ({ ...block })),
+    spans: spans.map((span) => ({ ...span })),
+  };
 }
 
 /** Why an edit cannot be made, as a sentence; null when it can. */

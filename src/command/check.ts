@@ -1,0 +1,54 @@
+import { type Checked, checkText, loadLexicon } from "./checking.ts";
+import { openFile } from "./files.ts";
+import { CHECK_OPTIONS, checkOptions, parseOptions, UsageError } from "./options.ts";
+
+/** Prints the marks of each file. */
+export async function runCheck(args: readonly string[]): Promise<number> {
+  const { values, positionals } = parseOptions(args, {
+    ...CHECK_OPTIONS,
+    json: { type: "boolean" },
+    fail: { type: "boolean" },
+  });
+  const options = checkOptions(values);
+  if (positionals.length === 0) throw new UsageError("Name a file to check.");
+  const lexicon = loadLexicon();
+  let unreadable = false;
+  let fixes = 0;
+  for (const file of positionals) {
+    const opened = await openFile(file, lexicon);
+    if (!opened) {
+      unreadable = true;
+      continue;
+    }
+    const { manuscript } = opened;
+    const variety = options.variety ?? manuscript.variety;
+    const kind = options.kind ?? manuscript.kind;
+    const checked = checkText(manuscript, lexicon, { variety, kind, passes: options.passes });
+    fixes += checked.marks.filter(({ weight }) => weight === "fix").length;
+    const { text } = manuscript;
+    const output = values.json
+      ? `${JSON.stringify({ file, variety, words: checked.words, text, marks: checked.marks })}\n`
+      : forPeople(file, variety, text, checked);
+    process.stdout.write(output);
+  }
+  if (unreadable) return 2;
+  return values.fail && fixes > 0 ? 1 : 0;
+}
+
+/** Characters shown on each side of a mark. */
+const CONTEXT = 36;
+
+function forPeople(file: string, variety: string, text: string, { words, marks }: Checked): string {
+  const lines = [`${file}: ${words} words, ${variety}, ${marks.length} marks`];
+  for (const mark of marks) {
+    const before = text.slice(Math.max(0, mark.from - CONTEXT), mark.from);
+    const after = text.slice(mark.to, mark.to + CONTEXT);
+    const context = `${before}[${mark.text}]${after}`.replace(/\s+/g, " ");
+    const choices = mark.choices.map(({ label }) => label).join(", ");
+    lines.push(
+      `  ${mark.weight}  ${context}`,
+      `        ${mark.reason}${choices && ` ${choices}?`}`,
+    );
+  }
+  return `${lines.join("\n")}\n`;
+}

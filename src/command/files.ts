@@ -1,0 +1,30 @@
+import { readFile } from "node:fs/promises";
+import path from "node:path";
+import { readDocument } from "../core/formats/document.ts";
+import type { Lexicon } from "../core/language/lexicon.ts";
+import { guessVariety } from "../core/language/variety.ts";
+import type { Manuscript } from "../core/manuscript/model.ts";
+
+/** Where nothing in the text tells. */
+export const FALLBACK_VARIETY = "en-US";
+
+/** Reads one document; says on stderr why it cannot be read, and then returns null. */
+export async function openFile(
+  file: string,
+  lexicon: Lexicon,
+): Promise<{ bytes: Uint8Array; manuscript: Manuscript } | null> {
+  let bytes: Uint8Array;
+  try {
+    bytes = new Uint8Array(await readFile(file));
+  } catch (error) {
+    process.stderr.write(`${file}: ${error instanceof Error ? error.message : String(error)}\n`);
+    return null;
+  }
+  const guess = (text: string) => guessVariety(text, lexicon, FALLBACK_VARIETY);
+  const read = await readDocument(bytes, path.basename(file), guess);
+  if ("problem" in read) {
+    process.stderr.write(`${file}: ${read.problem.sentence}\n`);
+    return null;
+  }
+  return { bytes, manuscript: read.manuscript };
+}

@@ -1,0 +1,52 @@
+import { createInterface } from "node:readline";
+import { z } from "zod";
+import { guessVariety } from "../core/language/variety.ts";
+import { linesManuscript } from "../core/manuscript/lines.ts";
+import { KINDS, VARIETIES } from "../core/manuscript/model.ts";
+import { checkText, loadLexicon } from "./checking.ts";
+import { FALLBACK_VARIETY } from "./files.ts";
+import { CHECK_OPTIONS, checkOptions, parseOptions } from "./options.ts";
+
+const lineSchema = z.object({
+  id: z.union([z.string(), z.number()]),
+  text: z.string(),
+  variety: z.enum(VARIETIES).optional(),
+  kind: z.enum(KINDS).optional(),
+});
+
+/** Checks one text a line, in order, as they come; a line that is no request is reported and skipped. */
+export async function runLines(args: readonly string[]): Promise<number> {
+  const { values } = parseOptions(args, CHECK_OPTIONS);
+  const options = checkOptions(values);
+  const lexicon = loadLexicon();
+  let status = 0;
+  let number = 0;
+  for await (const line of createInterface({ input: process.stdin })) {
+    number++;
+    if (line.trim() === "") continue;
+    const request = lineSchema.safeParse(parseJson(line));
+    if (!request.success) {
+      process.stderr.write(`line ${number}: ${z.prettifyError(request.error)}\n`);
+      status = 2;
+      continue;
+    }
+    const { id, text } = request.data;
+    const variety =
+      request.data.variety ?? options.variety ?? guessVariety(text, lexicon, FALLBACK_VARIETY);
+    const kind = request.data.kind ?? options.kind ?? "report";
+    const manuscript = linesManuscript(text);
+    const { marks } = checkText(manuscript, lexicon, { variety, kind, passes: options.passes });
+    if (!process.stdout.write(`${JSON.stringify({ id, marks })}\n`)) {
+      await new Promise((resolve) => process.stdout.once("drain", resolve));
+    }
+  }
+  return status;
+}
+
+function parseJson(line: string): unknown {
+  try {
+    return JSON.parse(line);
+  } catch {
+    return undefined;
+  }
+}

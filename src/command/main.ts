@@ -1,0 +1,50 @@
+import { runCheck } from "./check.ts";
+import { runExport } from "./export.ts";
+import { runLines } from "./lines.ts";
+import { UsageError } from "./options.ts";
+import { runWords } from "./words.ts";
+
+const USAGE = `Usage: dry-run COMMAND [OPTIONS] [FILE...]
+
+  check [--variety en-US|en-GB] [--kind KIND] [--passes spelling,...] [--json] [--fail] FILE...
+      the marks of each file, for people or one JSON object a file
+  lines [--variety V] [--kind K] [--passes P]
+      JSON Lines in {id, text, variety?, kind?}, JSON Lines out {id, marks}
+  words [--variety V]
+      a word a line in, JSON Lines out {word, known, corrections}
+  export --take first|none --as tracked|clean|txt|md [--variety V] [--kind K] [--passes P]
+         [--author NAME] --out-dir DIR FILE...
+      each document with the first choice of every mark of weight fix taken, or none
+
+Without --variety it is guessed from the text; where nothing tells, en-US.
+Exit: 0 done, 1 marks of weight fix found (check --fail), 2 bad input or usage.
+`;
+
+/** Runs one command; the returned number is the exit status. */
+async function main(argv: readonly string[]): Promise<number> {
+  const [command, ...rest] = argv;
+  switch (command) {
+    case "check":
+      return runCheck(rest);
+    case "lines":
+      return runLines(rest);
+    case "words":
+      return runWords(rest);
+    case "export":
+      return runExport(rest);
+    case "--help":
+    case "help":
+      process.stdout.write(USAGE);
+      return 0;
+    default:
+      throw new UsageError(command ? `There is no command “${command}”.` : "Name a command.");
+  }
+}
+
+try {
+  process.exitCode = await main(process.argv.slice(2));
+} catch (error) {
+  if (!(error instanceof UsageError)) throw error;
+  process.stderr.write(`${error.message}\n\n${USAGE}`);
+  process.exitCode = 2;
+}

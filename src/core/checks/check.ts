@@ -1,0 +1,75 @@
+import type { AnalysedBlock, Language } from "../language/analysis.ts";
+import type { Block, Edit, Kind, Variety } from "../manuscript/model.ts";
+
+/** One round of reading with one purpose, in working order. */
+export const PASSES = ["spelling"] as const;
+export type Pass = (typeof PASSES)[number];
+
+/** fix: wrong by any book; settle: the house must choose; weigh: advice. */
+export type Weight = "fix" | "settle" | "weigh";
+
+/** A way to mend a mark. Edits are offsets in the block's text. */
+export interface Choice {
+  label: string;
+  edits: Edit[];
+  note?: string;
+}
+
+/** Something one block shows that a check may care about; offsets in the block's text. */
+export interface Fact {
+  from: number;
+  to: number;
+}
+
+/** A fact and the block it was found in. */
+export interface PlacedFact<F extends Fact> {
+  block: number;
+  fact: F;
+}
+
+/** What a check concludes; offsets in the block's text. */
+export interface Finding {
+  block: number;
+  from: number;
+  to: number;
+  reason: string;
+  /** Where it differs from the check's own. */
+  weight?: Weight;
+  /** Findings with the same cause share it, such as one misspelling in many places. */
+  group?: string;
+}
+
+/** What `judge` may look at beside the facts. */
+export interface Circumstances {
+  blocks: readonly Block[];
+  variety: Variety;
+  kind: Kind;
+  /** Words of the person's and the house's word lists, lower case. */
+  words: ReadonlySet<string>;
+  language: Language;
+}
+
+/** Shows what a check does: wrong and right, or a sentence it leaves alone. */
+export type Example = { wrong: string; right: string } | { leave: string };
+
+/**
+ * A check: one file with its logic, its explanation and its examples, which are its tests too.
+ * `examine` looks at one block and nothing else and is cached by the block's content; `judge` looks
+ * at all facts together; `choose` makes the corrections when they are asked for.
+ */
+export interface Check<F extends Fact = Fact> {
+  id: string;
+  pass: Pass;
+  weight: Weight;
+  /** The trade's short code, shown in the margin. */
+  code: string;
+  title: string;
+  /** What is wrong and why it matters, in plain words. */
+  why: string;
+  /** The published rule it rests on, or "common practice". */
+  source: string;
+  examples: Example[];
+  examine(block: AnalysedBlock, language: Language): F[];
+  judge(facts: readonly PlacedFact<F>[], circumstances: Circumstances): Finding[];
+  choose(text: string, finding: Finding, circumstances: Circumstances): Choice[];
+}

@@ -1,0 +1,70 @@
+import type { AnalysedBlock } from "../../language/analysis.ts";
+import type { Check, Fact } from "../check.ts";
+
+interface DoubledWord extends Fact {
+  /** The first of the two, as written. */
+  word: string;
+}
+
+/**
+ * Words that English doubles on purpose: "he had had enough", "the fact that that is so", and
+ * doublings for emphasis or sound.
+ */
+const DOUBLED_ON_PURPOSE = new Set(
+  "had that very so no yes bye ha hush knock long many far much really night ho hear there now well blah tut chop pooh".split(
+    " ",
+  ),
+);
+
+/** The same word twice running. */
+export const doubledWord: Check<DoubledWord> = {
+  id: "spelling/doubled-word",
+  pass: "spelling",
+  weight: "fix",
+  code: "dbl",
+  title: "Word written twice",
+  why: "The same word stands twice running, often at a line’s end, where the eye passes over it. Where both are meant (“he had had enough”), let it stand.",
+  source: "common practice",
+  examples: [
+    { wrong: "We waited for the the tide.", right: "We waited for the tide." },
+    { wrong: "It was read at at noon.", right: "It was read at noon." },
+    { leave: "He had had enough of that that week." },
+    { leave: "The gauge fell. Fell by how much, nobody knew." },
+    { leave: "Turn to page 12 12 of the log." },
+  ],
+  examine,
+  judge: (facts) =>
+    facts.map(({ block, fact }) => ({
+      block,
+      from: fact.from,
+      to: fact.to,
+      reason: `“${fact.word}” stands twice running.`,
+      group: `${doubledWord.id}:${fact.word.toLowerCase()}`,
+    })),
+  choose(text, { from, to }) {
+    const word = /^\S+/.exec(text.slice(from, to))?.[0] ?? "";
+    return [{ label: word, edits: [{ from: from + word.length, to, insert: "" }] }];
+  },
+};
+
+function examine({ kind, text, tokens }: AnalysedBlock): DoubledWord[] {
+  if (kind === "code") return [];
+  const facts: DoubledWord[] = [];
+  for (const [index, token] of tokens.entries()) {
+    const before = tokens[index - 1];
+    if (token.kind !== "word" || before?.kind !== "word") continue;
+    const word = text.slice(before.from, before.to);
+    const again = text.slice(token.from, token.to);
+    if (word.toLowerCase() !== again.toLowerCase()) continue;
+    if (!/^[\s\u2028]+$/.test(text.slice(before.to, token.from))) continue;
+    if (DOUBLED_ON_PURPOSE.has(word.toLowerCase()) || isNameTwice(word, again)) continue;
+    facts.push({ from: before.from, to: token.to, word });
+  }
+  return facts;
+}
+
+/** "Bora Bora": both have a capital, and neither can be a sentence's first word by chance. */
+function isNameTwice(word: string, again: string): boolean {
+  const capital = (one: string) => one[0] !== one[0]?.toLowerCase();
+  return word.length > 1 && capital(word) && capital(again);
+}

@@ -1,0 +1,275 @@
+import type {
+  Choice,
+  Circumstances,
+  Fact,
+  Finding,
+  Pass,
+  PlacedFact,
+  Weight,
+} from "./checks/check.ts";
+import { CHECKS, checkById } from "./checks/index.ts";
+import { analyse, type Language } from "./language/analysis.ts";
+import { applyEdits } from "./manuscript/edits.ts";
+import { blockIndexAt, copyLayout, shiftBlocks, shiftSpans } from "./manuscript/layout.ts";
+import type { Block, Edit, Kind, Manuscript, Span, Variety } from "./manuscript/model.ts";
+import { addCounts, type Counts, countBlock, NO_COUNTS } from "./readings/counts.ts";
+
+/** One finding at one place. Offsets are in the text of its block, so that edits elsewhere keep it. */
+export interface Mark {
+  id: string;
+  rule: string;
+  pass: Pass;
+  weight: Weight;
+  code: string;
+  block: number;
+  from: number;
+  to: number;
+  /** The marked text. */
+  text: string;
+  reason: string;
+  group: string;
+}
+
+/** What to check, and how. */
+export interface CheckSettings {
+  variety: Variety;
+  kind: Kind;
+  /** Ids of checks that are switched off. */
+  off: readonly string[];
+  /** Words of the word lists, any case. */
+  words: readonly string[];
+}
+
+/** Marks of the blocks whose marks changed, by block number. */
+export type MarkUpdate = Map<number, Mark[]>;
+
+/** What examining a block gives: the facts of each check in the order of CHECKS, and its counts. */
+interface Examined {
+  facts: readonly (readonly Fact[])[];
+  counts: Counts;
+}
+
+/** Contents kept beyond the current ones, so that undoing an edit costs nothing. */
+const SPARE_CACHE = 2000;
+/** Blocks examined before others get a turn. */
+const BATCH = 64;
+
+/**
+ * Runs the checks over a manuscript and keeps the marks up to date through edits. Each block is
+ * examined once for each content it has had; judging runs over all facts after every change.
+ */
+export class Engine {
+  private readonly blocks: Block[];
+  private readonly spans: Span[];
+  private readonly texts: string[];
+  private examined: Examined[] = [];
+  private marks: (readonly Mark[])[] = [];
+  private readonly cache = new Map<string, Examined>();
+
+  constructor(
+    manuscript: Pick<Manuscript, "text" | "blocks" | "spans">,
+    private readonly language: Language,
+    private settings: CheckSettings,
+  ) {
+    const { blocks, spans } = copyLayout(manuscript);
+    this.blocks = blocks;
+    this.spans = spans;
+    this.texts = blocks.map(({ from, to }) => manuscript.text.slice(from, to));
+  }
+
+  /**
+   * Examines every block, a batch at a time, and yields how many are done, so that the caller can
+   * report, let others run, or stop. Marks are there once it has run to its end.
+   */
+  *examineAll(): Generator<number> {
+    const spansByBlock = this.groupSpans();
+    this.examined = [];
+    for (let index = 0; index < this.blocks.length; index++) {
+      this.examined[index] = this.examine(index, spansByBlock.get(index) ?? []);
+      if (index % BATCH === BATCH - 1) yield index + 1;
+    }
+    this.judge();
+    yield this.blocks.length;
+  }
+
+  /** Words, sentences and characters of the whole document. */
+  counts(): Counts {
+    return addCounts(this.examined.map(({ counts }) => counts));
+  }
+
+  /** Blocks in all. */
+  get size(): number {
+    return this.blocks.length;
+  }
+
+  /** All marks in reading order. */
+  allMarks(): Mark[] {
+    return this.marks.flat();
+  }
+
+  /** The block's text range in the document. */
+  blockRange(index: number): { from: number; to: number } {
+    const block = this.blocks[index];
+    return { from: block?.from ?? 0, to: block?.to ?? 0 };
+  }
+
+  /** Takes in edits (sorted, each inside one block) and re-checks what they touch. */
+  edit(edits: readonly Edit[]): MarkUpdate {
+    const byBlock = new Map<number, Edit[]>();
+    for (const edit of edits) {
+      const index = blockIndexAt(this.blocks, edit.from);
+      const own = byBlock.get(index);
+      if (own) own.push(edit);
+      else byBlock.set(index, [edit]);
+    }
+    for (const [index, own] of byBlock) {
+      const { from } = this.blockRange(index);
+      const local = own.map((one) => ({ ...one, from: one.from - from, to: one.to - from }));
+      this.texts[index] = applyEdits(this.texts[index] ?? "", local);
+    }
+    shiftBlocks(this.blocks, edits);
+    shiftSpans(this.spans, edits);
+    for (const index of byBlock.keys()) {
+      this.examined[index] = this.examine(index, this.spansOf(index));
+    }
+    this.trimCache();
+    return this.judge();
+  }
+
+  /** Changes what is checked; blocks need no second look. */
+  configure(settings: CheckSettings): MarkUpdate {
+    this.settings = settings;
+    return this.judge();
+  }
+
+  /** The ways to mend a mark, worked out when asked for. Offsets in the block's text. */
+  choices(mark: Pick<Mark, "rule" | "block" | "from" | "to">): Choice[] {
+    const finding: Finding = { block: mark.block, from: mark.from, to: mark.to, reason: "" };
+    const text = this.texts[mark.block] ?? "";
+    return checkById(mark.rule)?.choose(text, finding, this.circumstances()) ?? [];
+  }
+
+  private examine(index: number, spans: Span[]): Examined {
+    const block = this.blocks[index];
+    if (!block) return { facts: [], counts: NO_COUNTS };
+    const text = this.texts[index] ?? "";
+    const own = spans.map((span) => ({
+      ...span,
+      from: span.from - block.from,
+      to: span.to - block.from,
+    }));
+    const code = own.filter((span) => span.kind === "code");
+    const key = `${block.kind}\u0000${code.map(({ from, to }) => `${from}-${to}`)}\u0000${text}`;
+    const known = this.cache.get(key);
+    if (known) return known;
+    const analysed = analyse(block.kind, text, own);
+    const facts = CHECKS.map((check) => check.examine(analysed, this.language));
+    const examined = { facts, counts: countBlock(analysed) };
+    this.cache.set(key, examined);
+    return examined;
+  }
+
+  private circumstances(): Circumstances {
+    const { variety, kind, words } = this.settings;
+    return {
+      blocks: this.blocks,
+      variety,
+      kind,
+      words: new Set(words.map((word) => word.toLowerCase())),
+      language: this.language,
+    };
+  }
+
+  private judge(): MarkUpdate {
+    const circumstances = this.circumstances();
+    const next: Mark[][] = this.blocks.map(() => []);
+    for (const [order, check] of CHECKS.entries()) {
+      if (this.settings.off.includes(check.id)) continue;
+      const placed: PlacedFact<Fact>[] = [];
+      for (const [block, { facts }] of this.examined.entries()) {
+        for (const fact of facts[order] ?? []) placed.push({ block, fact });
+      }
+      for (const finding of check.judge(placed, circumstances)) {
+        const text = this.texts[finding.block] ?? "";
+        next[finding.block]?.push({
+          id: "",
+          rule: check.id,
+          pass: check.pass,
+          weight: finding.weight ?? check.weight,
+          code: check.code,
+          block: finding.block,
+          from: finding.from,
+          to: finding.to,
+          text: text.slice(finding.from, finding.to),
+          reason: finding.reason,
+          group: finding.group ?? `${check.id}:${finding.block}:${finding.from}`,
+        });
+      }
+    }
+    const update: MarkUpdate = new Map();
+    const kept: (readonly Mark[])[] = next;
+    for (const [index, marks] of next.entries()) {
+      const before = this.marks[index] ?? NO_MARKS;
+      if (marks.length === 0 && before.length === 0) continue;
+      marks.sort((a, b) => a.from - b.from || a.to - b.to);
+      name(marks, this.blocks[index]?.id ?? "");
+      if (sameMarks(before, marks)) kept[index] = before;
+      else update.set(index, marks);
+    }
+    this.marks = kept;
+    return update;
+  }
+
+  private groupSpans(): Map<number, Span[]> {
+    const groups = new Map<number, Span[]>();
+    for (const span of this.spans) {
+      const index = blockIndexAt(this.blocks, span.from);
+      const group = groups.get(index);
+      if (group) group.push(span);
+      else groups.set(index, [span]);
+    }
+    return groups;
+  }
+
+  private spansOf(index: number): Span[] {
+    const { from, to } = this.blockRange(index);
+    return this.spans.filter((span) => span.from >= from && span.to <= to);
+  }
+
+  private trimCache(): void {
+    const excess = this.cache.size - this.blocks.length - SPARE_CACHE;
+    if (excess <= 0) return;
+    const oldest = [...this.cache.keys()].slice(0, excess);
+    for (const key of oldest) this.cache.delete(key);
+  }
+}
+
+const NO_MARKS: readonly Mark[] = [];
+
+/** A mark's id: its rule, block and text, and which of equals it is in the block. */
+function name(marks: Mark[], block: string): void {
+  const seen = new Map<string, number>();
+  for (const mark of marks) {
+    const base = `${mark.rule}@${block}:${mark.text}`;
+    const order = seen.get(base) ?? 0;
+    seen.set(base, order + 1);
+    mark.id = `${base}#${order}`;
+  }
+}
+
+function sameMarks(one: readonly Mark[], other: readonly Mark[]): boolean {
+  return (
+    one.length === other.length &&
+    one.every((mark, index) => {
+      const twin = other[index];
+      return (
+        twin !== undefined &&
+        mark.id === twin.id &&
+        mark.from === twin.from &&
+        mark.to === twin.to &&
+        mark.weight === twin.weight &&
+        mark.reason === twin.reason
+      );
+    })
+  );
+}
