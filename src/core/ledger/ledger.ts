@@ -1,7 +1,7 @@
 import { applyEdits, invertEdits, sortEdits } from "../manuscript/edits.ts";
 import type { Edit } from "../manuscript/model.ts";
-import { type Anchor, type Decision, type Draft, inForce } from "./decision.ts";
-import { follow, followEdits, type Tracked, track } from "./tracking.ts";
+import { type Decision, type Draft, inForce } from "./decision.ts";
+import { followEdits } from "./tracking.ts";
 
 /** The original text, every decision taken on it, and the text they lead to. */
 export interface Ledger {
@@ -76,51 +76,17 @@ export function lastUndoable(ledger: Ledger): Decision | undefined {
   return ledger.decisions.findLast(({ seq, act }) => act !== "undo" && standing.has(seq));
 }
 
-/** A settled place, and where it is in the current text. */
-export interface Settled {
-  decision: Decision;
-  anchor: Anchor;
-  from: number;
-  to: number;
-}
-
-/**
- * Places that standing decisions let stand or ask about, followed to the current text. Marks that
- * lie exactly there, of the same rule, are settled and no longer open.
- */
-export function settledPlaces(ledger: Ledger): Settled[] {
+/** The newest standing undo with nothing decided since: what "redo" takes back. */
+export function lastRedoable(ledger: Ledger): Decision | undefined {
   const standing = inForce(ledger.decisions);
-  let following: { decision: Decision; anchor: Anchor; tracked: Tracked }[] = [];
-  for (const decision of ledger.decisions) {
-    if (decision.edits.length > 0) {
-      following = following.map((one) => ({ ...one, tracked: follow(one.tracked, decision) }));
-    }
-    if (!standing.has(decision.seq) || (decision.act !== "stet" && decision.act !== "query"))
-      continue;
-    for (const anchor of decision.marks) {
-      following.push({ decision, anchor, tracked: track(anchor) });
-    }
-  }
-  return following.flatMap(({ decision, anchor, tracked }) =>
-    tracked.state === "here" ? [{ decision, anchor, from: tracked.from, to: tracked.to }] : [],
-  );
-}
-
-/** What one decision adds or takes away in a document-wide sense: `rule` and `text` let stand. */
-export function stetEverywhere(ledger: Ledger): Set<string> {
-  const standing = inForce(ledger.decisions);
-  const keys = new Set<string>();
-  for (const decision of ledger.decisions) {
-    if (decision.act !== "stet" || decision.scope !== "everywhere") continue;
+  for (let index = ledger.decisions.length - 1; index >= 0; index--) {
+    const decision = ledger.decisions[index];
+    if (!decision || decision.act !== "undo") return undefined;
     if (!standing.has(decision.seq)) continue;
-    for (const anchor of decision.marks) keys.add(stetKey(anchor.rule, anchor.text));
+    const target = ledger.decisions[(decision.undoes ?? 0) - 1];
+    if (target && target.act !== "undo") return decision;
   }
-  return keys;
-}
-
-/** Key of everything a rule says about a text, wherever it stands. */
-export function stetKey(rule: string, text: string): string {
-  return `${rule}\u0000${text}`;
+  return undefined;
 }
 
 /** Edits from the original text straight to the current one; see `netEdits` for the merging. */

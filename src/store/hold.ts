@@ -1,0 +1,35 @@
+/**
+ * Who may write to a document when it is open in more than one tab: the first that asks, until it
+ * is closed. Uses Web Locks; where the browser has none, every tab is taken to be alone.
+ */
+export interface Hold {
+  /** True at once when nobody else holds the document. */
+  first: boolean;
+  /** Resolves when this tab holds it. */
+  granted: Promise<void>;
+  release(): void;
+}
+
+/** Asks for the document; the hold ends with the page or with `release`. */
+export async function holdDocument(id: string): Promise<Hold> {
+  const name = `dry-run document ${id}`;
+  if (!navigator.locks) return { first: true, granted: Promise.resolve(), release: () => {} };
+  let release: () => void = () => {};
+  const released = new Promise<void>((resolve) => {
+    release = resolve;
+  });
+  const first = await new Promise<boolean>((resolve) => {
+    void navigator.locks.request(name, { ifAvailable: true }, (lock) => {
+      resolve(lock !== null);
+      return lock ? released : undefined;
+    });
+  });
+  if (first) return { first, granted: Promise.resolve(), release };
+  const granted = new Promise<void>((resolve) => {
+    void navigator.locks.request(name, () => {
+      resolve();
+      return released;
+    });
+  });
+  return { first, granted, release };
+}

@@ -1,0 +1,80 @@
+import { z } from "zod";
+import { FORMATS, KINDS, VARIETIES } from "../core/manuscript/model.ts";
+import { dropLedgerDatabase, originalsDatabase, shelfDatabase } from "./databases.ts";
+import { keep } from "./failure.ts";
+
+/** What the shelf shows of a document. */
+export const shelfRecordSchema = z.object({
+  id: z.string(),
+  title: z.string(),
+  fileName: z.string(),
+  format: z.enum(FORMATS),
+  kind: z.enum(KINDS),
+  variety: z.enum(VARIETIES),
+  hash: z.string(),
+  /** ISO 8601. */
+  addedAt: z.string(),
+  /** Ships with the application. */
+  demo: z.boolean(),
+  /** Null until the checks have run once. */
+  run: z
+    .object({
+      /** ISO 8601. */
+      at: z.string(),
+      words: z.number(),
+      fix: z.number(),
+      settle: z.number(),
+      weigh: z.number(),
+      /** Standing decisions. */
+      decided: z.number(),
+    })
+    .nullable(),
+  /** Checks switched off for this document. */
+  off: z.array(z.string()),
+  /** Where the reader was, as an offset in the text. */
+  place: z.number(),
+});
+export type ShelfRecord = z.infer<typeof shelfRecordSchema>;
+
+/** All records, newest first. A record that cannot be understood is passed over. */
+export async function listShelf(): Promise<ShelfRecord[]> {
+  const records: ShelfRecord[] = [];
+  await shelfDatabase.iterate((value) => {
+    const parsed = shelfRecordSchema.safeParse(value);
+    if (parsed.success) records.push(parsed.data);
+  });
+  return records.sort((a, b) => b.addedAt.localeCompare(a.addedAt));
+}
+
+/** One record; null when there is no such document. */
+export async function readRecord(id: string): Promise<ShelfRecord | null> {
+  const parsed = shelfRecordSchema.safeParse(await shelfDatabase.getItem(id));
+  return parsed.success ? parsed.data : null;
+}
+
+/** Puts a new document on the shelf: the original first, then its record. Throws NotKept. */
+export async function shelve(record: ShelfRecord, bytes: Uint8Array): Promise<void> {
+  await keep(async () => {
+    await originalsDatabase.setItem(record.id, bytes);
+    await shelfDatabase.setItem(record.id, record);
+  });
+}
+
+/** Changes some of a record; does nothing when the document is gone. Throws NotKept. */
+export async function updateRecord(id: string, changes: Partial<ShelfRecord>): Promise<void> {
+  const record = await readRecord(id);
+  if (record) await keep(() => shelfDatabase.setItem(id, { ...record, ...changes }));
+}
+
+/** The bytes a document came as; null when they are gone. */
+export async function readOriginal(id: string): Promise<Uint8Array | null> {
+  const bytes = await originalsDatabase.getItem(id);
+  return bytes instanceof Uint8Array ? bytes : null;
+}
+
+/** Removes a document with its original and its ledger. */
+export async function deleteDocument(id: string): Promise<void> {
+  await shelfDatabase.removeItem(id);
+  await originalsDatabase.removeItem(id);
+  await dropLedgerDatabase(id);
+}

@@ -1,0 +1,76 @@
+import type { Decision } from "../../core/ledger/decision.ts";
+import { count, when } from "../parts/words.ts";
+import type { DeskSession } from "./session.ts";
+import type { DeskState } from "./state.ts";
+
+/** Every decision on this document, newest first; each can be taken back. */
+export function Decisions({ state, session }: { state: DeskState; session: DeskSession }) {
+  const listed = state.decisions.filter(({ act }) => act !== "undo");
+  if (listed.length === 0) {
+    return (
+      <p className="text-soft">
+        Nothing has been decided yet. Every decision is written down here.
+      </p>
+    );
+  }
+  return (
+    <ol className="-mx-4">
+      {listed.toReversed().map((decision) => {
+        const standing = state.standing.has(decision.seq);
+        return (
+          <li key={decision.seq} className="flex gap-3 border-t border-hair px-4 py-2">
+            <div className={`min-w-0 grow ${standing ? "" : "text-soft line-through"}`}>
+              <p className="font-book leading-snug break-words">{summaryOf(decision)}</p>
+              <p className="text-xs text-soft">
+                {actOf(decision)}, {when(decision.at)}
+              </p>
+            </div>
+            {standing && !state.reading ? (
+              <button
+                type="button"
+                className="button-text shrink-0 self-start text-[13px]"
+                onClick={() => void session.undo(decision.seq)}
+              >
+                undo
+              </button>
+            ) : null}
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
+
+const LONGEST = 60;
+
+function summaryOf(decision: Decision): string {
+  const edit = decision.edits[0];
+  const back = decision.inverse[0];
+  if (decision.act === "query") return `${decision.marks[0]?.text ?? ""}: ${decision.note ?? ""}`;
+  if (!edit || !back) return decision.word ?? decision.marks[0]?.text ?? "";
+  const old = shorten(back.insert);
+  const put = shorten(edit.insert);
+  if (!old) return `put in “${put}”`;
+  return put ? `${old} → ${put}` : `took out “${old}”`;
+}
+
+function shorten(text: string): string {
+  return text.length > LONGEST ? `${text.slice(0, LONGEST)}…` : text;
+}
+
+function actOf({ act, scope, edits, marks }: Decision): string {
+  const places = Math.max(edits.length, marks.length);
+  switch (act) {
+    case "correct":
+      return places > 1 ? `corrected in ${count(places, "place")}` : "corrected";
+    case "stet":
+      if (scope === "everywhere") return "stet everywhere";
+      return places > 1 ? `stet in ${count(places, "place")}` : "stet";
+    case "query":
+      return "asked the author";
+    case "word":
+      return "put on the word list";
+    default:
+      return "edited by hand";
+  }
+}

@@ -1,0 +1,320 @@
+import { setNonce } from "get-nonce";
+import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
+import { VARIETIES, type Variety } from "../../core/manuscript/model.ts";
+import { Brand } from "../parts/Brand.tsx";
+import { Key } from "../parts/Key.tsx";
+import { useTheme } from "../parts/theme.ts";
+import { clock, VARIETY_LABELS } from "../parts/words.ts";
+import { type DeskCommands, runKey } from "./commands.ts";
+import { Decisions } from "./Decisions.tsx";
+import { ExportDialog } from "./ExportDialog.tsx";
+import { GalleyPane } from "./GalleyPane.tsx";
+import type { Galley } from "./galley/galley.ts";
+import { KeysDialog } from "./KeysDialog.tsx";
+import { Occurrences } from "./Occurrences.tsx";
+import { PassRail } from "./PassRail.tsx";
+import { DeskSession } from "./session.ts";
+import type { DeskState } from "./state.ts";
+import { WalkEnd } from "./WalkEnd.tsx";
+
+type Sheet = "occurrences" | "decisions" | null;
+
+/** The screen where one document is proofread. */
+export function Desk({ nonce }: { nonce: string }) {
+  setNonce(nonce);
+  const id = useMemo(() => new URLSearchParams(location.search).get("doc") ?? "", []);
+  const session = useMemo(() => new DeskSession(id), [id]);
+  const state = useSyncExternalStore(session.subscribe, session.getSnapshot);
+  const galley = useRef<Galley | null>(null);
+  const [sheet, setSheet] = useState<Sheet>(null);
+  const [asking, setAsking] = useState(false);
+  const [exporting, setExporting] = useState(false);
+  const [keysShown, setKeysShown] = useState(false);
+  const commands = useMemo<DeskCommands>(
+    () => ({
+      openQuery: () => session.getSnapshot().subject && setAsking(true),
+      closeQuery: () => setAsking(false),
+      editHere: () => {
+        const { subject } = session.getSnapshot();
+        const place = subject?.kind === "mark" ? subject.place : subject?.word;
+        if (place) galley.current?.edit(place.from, place.to);
+      },
+      find: () => galley.current?.find(),
+      showOccurrences: () => setSheet((now) => (now === "occurrences" ? null : "occurrences")),
+      showKeys: () => setKeysShown(true),
+    }),
+    [session],
+  );
+  useEffect(() => {
+    void session.open();
+    const leave = () => void session.flushTyping();
+    addEventListener("pagehide", leave);
+    document.addEventListener("visibilitychange", leave);
+    return () => {
+      removeEventListener("pagehide", leave);
+      document.removeEventListener("visibilitychange", leave);
+      void session.close();
+    };
+  }, [session]);
+  useWalkKeys(session, commands, exporting || keysShown);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a question belongs to one subject
+  useEffect(() => setAsking(false), [state.subject]);
+  useEffect(() => {
+    if (state.record) document.title = `${state.record.title} – Dry Run`;
+  }, [state.record]);
+  const ready = useCallback((made: Galley) => {
+    galley.current = made;
+  }, []);
+  if (state.phase === "missing") return <Missing problem={state.problem} />;
+  const finished = state.phase === "ready" && state.open.length === 0 && !state.subject;
+  return (
+    <div className="grid h-screen min-w-[1024px] grid-rows-[44px_minmax(0,1fr)_auto] overflow-hidden">
+      <Header
+        state={state}
+        session={session}
+        sheet={sheet}
+        onSheet={setSheet}
+        onExport={() => setExporting(true)}
+      />
+      <div
+        className={`grid min-h-0 ${sheet ? "grid-cols-[212px_minmax(0,1fr)_324px]" : "grid-cols-[212px_minmax(0,744px)_1fr]"}`}
+      >
+        <PassRail state={state} session={session} />
+        <main className="flex min-h-0 flex-col">
+          <Warnings state={state} onExport={() => setExporting(true)} />
+          {state.manuscript ? (
+            <GalleyPane
+              state={state}
+              session={session}
+              commands={commands}
+              asking={asking}
+              nonce={nonce}
+              onReady={ready}
+            />
+          ) : (
+            <p className="p-10 text-soft">Opening…</p>
+          )}
+          {finished ? (
+            <div className="mr-6.5 ml-7.5">
+              <WalkEnd state={state} onExport={() => setExporting(true)} />
+            </div>
+          ) : null}
+        </main>
+        {sheet ? (
+          <aside
+            className="overflow-auto border-l border-rule px-4 pt-3.5 pb-6"
+            aria-label="Side sheet"
+          >
+            <SheetTabs sheet={sheet} onSheet={setSheet} />
+            {sheet === "occurrences" ? (
+              <Occurrences state={state} session={session} />
+            ) : (
+              <Decisions state={state} session={session} />
+            )}
+          </aside>
+        ) : null}
+      </div>
+      <StatusLine state={state} session={session} commands={commands} />
+      <ExportDialog
+        open={exporting}
+        onClose={() => setExporting(false)}
+        state={state}
+        session={session}
+      />
+      <KeysDialog open={keysShown} onClose={() => setKeysShown(false)} />
+    </div>
+  );
+}
+
+/** Keys pressed outside text entry and dialogs belong to the walk. */
+function useWalkKeys(session: DeskSession, commands: DeskCommands, paused: boolean): void {
+  useEffect(() => {
+    if (paused) return;
+    const pressed = (event: KeyboardEvent) => {
+      const target = event.target instanceof Element ? event.target : null;
+      if (target?.closest("input, textarea, select, [contenteditable=true], .cm-panel")) return;
+      const onControl = target?.closest("button, a, summary") !== null && target !== null;
+      if (onControl && (event.key === "Enter" || event.key === " ")) return;
+      if (runKey(event, session, commands)) event.preventDefault();
+    };
+    addEventListener("keydown", pressed);
+    return () => removeEventListener("keydown", pressed);
+  }, [session, commands, paused]);
+}
+
+interface HeaderProps {
+  state: DeskState;
+  session: DeskSession;
+  sheet: Sheet;
+  onSheet: (sheet: Sheet) => void;
+  onExport: () => void;
+}
+
+function Header({ state, session, sheet, onSheet, onExport }: HeaderProps) {
+  const [theme, changeTheme] = useTheme();
+  return (
+    <header className="flex items-center gap-4.5 border-b border-rule px-4.5">
+      <Brand />
+      <h1 className="min-w-0 truncate text-soft">
+        <a href="/" className="hover:underline">
+          Shelf
+        </a>{" "}
+        / <b className="font-semibold text-ink">{state.record?.title ?? ""}</b>
+      </h1>
+      <span className="grow" />
+      {state.record ? (
+        <label className="text-soft">
+          <span className="sr-only">Variety of English</span>
+          <select
+            className="border-b border-dotted border-faint bg-transparent"
+            value={state.record.variety}
+            onChange={(event) => void session.setVariety(event.target.value as Variety)}
+          >
+            {VARIETIES.map((variety) => (
+              <option key={variety} value={variety}>
+                {VARIETY_LABELS[variety]}
+              </option>
+            ))}
+          </select>
+        </label>
+      ) : null}
+      <button type="button" className="text-soft" onClick={changeTheme}>
+        {theme === "dark" ? "Light" : "Dark"}
+      </button>
+      <button
+        type="button"
+        className="border-b border-dotted border-faint text-soft"
+        aria-pressed={sheet !== null}
+        onClick={() => onSheet(sheet ? null : "occurrences")}
+      >
+        Side sheet
+      </button>
+      <button type="button" className="button-main" disabled={!state.manuscript} onClick={onExport}>
+        Export…
+      </button>
+    </header>
+  );
+}
+
+function SheetTabs({ sheet, onSheet }: { sheet: Sheet; onSheet: (sheet: Sheet) => void }) {
+  const tabs: [Exclude<Sheet, null>, string][] = [
+    ["occurrences", "Occurrences"],
+    ["decisions", "Decisions"],
+  ];
+  return (
+    <div className="mb-2.5 flex gap-4">
+      {tabs.map(([name, label]) => (
+        <button
+          key={name}
+          type="button"
+          aria-pressed={sheet === name}
+          className={
+            sheet === name
+              ? "border-b-2 border-ink pb-1 font-semibold"
+              : "border-b-2 border-transparent pb-1 text-soft"
+          }
+          onClick={() => onSheet(name)}
+        >
+          {label}
+        </button>
+      ))}
+      <span className="grow" />
+      <button type="button" className="pb-1 text-soft" onClick={() => onSheet(null)}>
+        Close
+      </button>
+    </div>
+  );
+}
+
+function Warnings({ state, onExport }: { state: DeskState; onExport: () => void }) {
+  const { kept } = state;
+  return (
+    <div aria-live="assertive">
+      {kept.state === "failed" ? (
+        <p
+          role="alert"
+          className="flex items-center gap-4 border-b border-alarm bg-sheet px-8 py-2.5 font-semibold text-alarm"
+        >
+          <span className="grow">{kept.sentence}</span>
+          <button type="button" className="button-main" onClick={onExport}>
+            Export…
+          </button>
+        </p>
+      ) : null}
+      {state.reading ? (
+        <p className="border-b border-rule bg-wash px-8 py-2">
+          Another tab has this document open and does the writing. This one shows it, and takes over
+          when the other is closed.
+        </p>
+      ) : null}
+    </div>
+  );
+}
+
+interface StatusLineProps {
+  state: DeskState;
+  session: DeskSession;
+  commands: DeskCommands;
+}
+
+function StatusLine({ state, session, commands }: StatusLineProps) {
+  return (
+    <footer className="flex h-7 items-center gap-4.5 border-t border-rule px-4.5 text-xs text-soft">
+      <span className="min-w-28">{placeLabel(state)}</span>
+      <Hint keyName="↓" label="next" run={() => session.next()} />
+      <Hint keyName="↑" label="previous" run={() => session.previous()} />
+      <Hint keyName="U" label="undo" run={() => void session.undoLast()} />
+      <Hint keyName="G" label="occurrences" run={commands.showOccurrences} />
+      <Hint keyName="/" label="find" run={commands.find} />
+      <Hint keyName="?" label="all keys" run={commands.showKeys} />
+      <span className="min-w-0 grow truncate text-right font-semibold text-ink" aria-live="polite">
+        {state.notice}
+      </span>
+      <span data-testid="kept">{keptLabel(state)}</span>
+    </footer>
+  );
+}
+
+function Hint({ keyName, label, run }: { keyName: string; label: string; run: () => void }) {
+  return (
+    <button type="button" className="flex items-baseline gap-1.5 whitespace-nowrap" onClick={run}>
+      <Key>{keyName}</Key>
+      {label}
+    </button>
+  );
+}
+
+function placeLabel({ subject, open, phase }: DeskState): string {
+  if (phase === "opening") return "Opening…";
+  if (phase === "checking") return "Reading the copy…";
+  if (subject?.kind === "mark") {
+    const at = open.findIndex(({ mark }) => mark.id === subject.place.mark.id);
+    if (at >= 0) return `Mark ${at + 1} of ${open.length}`;
+  }
+  return open.length === 0 ? "No open marks" : `${open.length} open marks`;
+}
+
+function keptLabel({ kept }: DeskState): string {
+  switch (kept.state) {
+    case "keeping":
+      return "Keeping…";
+    case "failed":
+      return "Not kept";
+    case "kept":
+      return kept.at ? `Kept on this computer, ${clock(kept.at)}` : "Kept on this computer";
+  }
+}
+
+function Missing({ problem }: { problem: string }) {
+  return (
+    <main className="mx-auto max-w-xl px-8 py-20">
+      <h1 className="font-book text-2xl font-semibold">This document can’t be shown</h1>
+      <p className="mt-3 text-soft">{problem}</p>
+      <p className="mt-6">
+        <a className="button-text" href="/">
+          Go to the shelf
+        </a>
+      </p>
+    </main>
+  );
+}

@@ -1,0 +1,118 @@
+import { useEffect, useRef, useState } from "react";
+import { createPortal } from "react-dom";
+import type { DeskCommands } from "./commands.ts";
+import { DensityStrip } from "./DensityStrip.tsx";
+import { Galley } from "./galley/galley.ts";
+import { Slip } from "./Slip.tsx";
+import type { DeskSession, GalleyFace } from "./session.ts";
+import type { DeskState } from "./state.ts";
+
+interface GalleyPaneProps {
+  state: DeskState;
+  session: DeskSession;
+  commands: DeskCommands;
+  asking: boolean;
+  nonce: string;
+  /** Called with the galley once it is there. */
+  onReady: (galley: Galley) => void;
+}
+
+/** The text, the slip inside it, and the strip beside it. */
+export function GalleyPane({ state, session, commands, asking, nonce, onReady }: GalleyPaneProps) {
+  const parent = useRef<HTMLDivElement>(null);
+  const [galley, setGalley] = useState<Galley | null>(null);
+  const [view, setView] = useState({ from: 0, to: 0 });
+  const there = state.manuscript !== null;
+  useEffect(() => {
+    if (!there || !parent.current) return;
+    const made = new Galley(
+      parent.current,
+      session.current(),
+      {
+        typed: (edits) => session.type(edits),
+        refuses: (edit) => session.whyRefused(edit),
+        refused: (reason) => session.say(reason),
+        picked: (id) => session.goTo(id),
+        selected: (from, to) => void session.atHand(from, to),
+        left: () => void session.flushTyping().then(() => session.dismiss()),
+        undo: () => void session.undoLast(),
+        redo: () => void session.redo(),
+        scrolled: (from, to) => setView({ from, to }),
+      },
+      nonce,
+    );
+    session.attach(faceOf(made, session));
+    setGalley(made);
+    onReady(made);
+    return () => made.destroy();
+  }, [there, session, nonce, onReady]);
+  useEffect(() => galley?.setEditable(!state.reading), [galley, state.reading]);
+  const go = (share: number) => {
+    const at = share * session.current().text.length;
+    const nearest = state.open.reduce<(typeof state.open)[number] | undefined>(
+      (best, place) =>
+        best && Math.abs(best.from - at) <= Math.abs(place.from - at) ? best : place,
+      undefined,
+    );
+    if (nearest) session.goTo(nearest.mark.id);
+    else galley?.scrollTo(Math.round(at));
+  };
+  return (
+    <div className="relative min-h-0 grow">
+      <div
+        ref={parent}
+        className="absolute inset-y-0 right-6.5 left-7.5 border-x border-hair bg-sheet"
+      />
+      <DensityStrip
+        open={state.open}
+        length={session.current().text.length}
+        view={view}
+        onGo={go}
+      />
+      {galley
+        ? createPortal(
+            <Slip state={state} session={session} commands={commands} asking={asking} />,
+            galley.slip,
+          )
+        : null}
+    </div>
+  );
+}
+
+/** Draws the session's marks in the galley and carries its wishes out. */
+function faceOf(galley: Galley, session: DeskSession): GalleyFace {
+  return {
+    apply: (edits) => galley.apply(edits),
+    redraw(blocks) {
+      const { open } = session.getSnapshot();
+      const drawn = open.map(({ mark, from, to }) => ({
+        id: mark.id,
+        from,
+        to,
+        weight: mark.weight,
+        code: mark.code,
+      }));
+      const whole = { from: 0, to: session.current().text.length };
+      const stretches =
+        blocks === "all"
+          ? [whole]
+          : blocks.flatMap((index) => {
+              const block = session.blockAt(index);
+              return block ? [{ from: block.from, to: block.to }] : [];
+            });
+      galley.draw(
+        stretches.map(({ from, to }) => ({
+          from,
+          to,
+          marks: drawn.filter((mark) => mark.from >= from && mark.to <= to),
+        })),
+      );
+    },
+    show(subject, preview) {
+      const { from, to } = subject.kind === "mark" ? subject.place : subject.word;
+      void galley.show({ from, to, preview });
+    },
+    preview: (edits) => galley.preview(edits),
+    hide: () => galley.hide(),
+  };
+}

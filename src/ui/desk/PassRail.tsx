@@ -1,0 +1,99 @@
+import { CHECKS } from "../../core/checks/index.ts";
+import { readingMinutes } from "../../core/readings/counts.ts";
+import { figure } from "../parts/words.ts";
+import type { DeskSession } from "./session.ts";
+import type { DeskState } from "./state.ts";
+
+/** The passes with what is left in each, the switches of their checks, and the readings in brief. */
+export function PassRail({ state, session }: { state: DeskState; session: DeskSession }) {
+  const left = state.open.length;
+  const done = state.total === 0 ? 1 : (state.total - left) / state.total;
+  return (
+    <nav aria-label="Passes" className="flex flex-col overflow-auto border-r border-rule pt-3.5">
+      <h2 className="px-4.5 pb-2 text-xs font-semibold text-soft">Passes</h2>
+      <div className="border-l-3 border-pen bg-sheet py-2 pr-3.5 pl-3.5">
+        <div className="flex justify-between font-semibold">
+          <span>Spelling</span>
+          <span>{leftLabel(state)}</span>
+        </div>
+        <Progress share={state.phase === "checking" ? share(state) : done} />
+      </div>
+      <details className="px-4.5 pt-3 text-[13px] text-soft">
+        <summary className="select-none">Checks in this pass</summary>
+        <ul className="mt-2 space-y-2">
+          {CHECKS.map((check) => (
+            <li key={check.id}>
+              <label className="flex items-start gap-2">
+                <input
+                  type="checkbox"
+                  className="mt-0.5 accent-ink"
+                  checked={!state.checkedOff.includes(check.id)}
+                  onChange={(event) => void session.switchCheck(check.id, event.target.checked)}
+                />
+                <span>
+                  {check.title} <span className="font-semibold text-pen">{check.code}</span>
+                </span>
+              </label>
+            </li>
+          ))}
+        </ul>
+      </details>
+      <Readings state={state} />
+    </nav>
+  );
+}
+
+function share({ progress }: DeskState): number {
+  return progress.done / Math.max(1, progress.all);
+}
+
+function leftLabel(state: DeskState): string {
+  if (state.phase === "checking") return `${Math.round(share(state) * 100)}%`;
+  if (state.phase !== "ready") return "";
+  if (state.total === 0) return "none found";
+  if (state.open.length === 0) return "done";
+  return state.open.length === state.total
+    ? figure(state.total)
+    : `${figure(state.open.length)} left of ${figure(state.total)}`;
+}
+
+function Progress({ share }: { share: number }) {
+  return (
+    <svg className="mt-1.5 block h-0.5 w-full" preserveAspectRatio="none" viewBox="0 0 100 1">
+      <title>Progress of the pass</title>
+      <rect width="100" height="1" className="fill-hair" />
+      <rect width={100 * share} height="1" className="fill-pen" />
+    </svg>
+  );
+}
+
+function Readings({ state }: { state: DeskState }) {
+  const { counts } = state;
+  if (!counts) return null;
+  const rows: [string, string][] = [
+    ["Words", figure(counts.words)],
+    ["Sentences", figure(counts.sentences)],
+    ["Words a sentence", (counts.words / Math.max(1, counts.sentences)).toFixed(1)],
+    ["Characters", figure(counts.characters)],
+    ["Paragraphs", figure(counts.paragraphs)],
+    ["To read", duration(readingMinutes(counts.words))],
+  ];
+  return (
+    <section className="mt-auto border-t border-rule px-4.5 py-3">
+      <h2 className="pb-1.5 text-xs font-semibold text-soft">Readings</h2>
+      <dl className="space-y-1 text-[13px]">
+        {rows.map(([label, value]) => (
+          <div key={label} className="flex justify-between">
+            <dt className="text-soft">{label}</dt>
+            <dd>{value}</dd>
+          </div>
+        ))}
+      </dl>
+    </section>
+  );
+}
+
+function duration(minutes: number): string {
+  if (minutes < 60) return `${Math.max(1, Math.round(minutes))} min`;
+  return `${Math.floor(minutes / 60)} h ${Math.round(minutes % 60)} min`;
+}

@@ -1,0 +1,286 @@
+import { defaultKeymap } from "@codemirror/commands";
+import { openSearchPanel, search, searchKeymap } from "@codemirror/search";
+import {
+  Compartment,
+  EditorState,
+  type Transaction,
+  type TransactionSpec,
+} from "@codemirror/state";
+import { drawSelection, EditorView, keymap, type ViewUpdate } from "@codemirror/view";
+import { type Edit, LINE_SEPARATOR, type Manuscript } from "../../../core/manuscript/model.ts";
+import { type DrawnMark, drawMarks, type Focus, fromDesk, placeSlip, setFocus } from "./effects.ts";
+import { marginCodes, marginTheme } from "./margin.ts";
+import { drawnIn, focusField, marksField } from "./marks.ts";
+import { slipField, slipPlace } from "./slip.ts";
+import { structure } from "./structure.ts";
+import { galleyTheme } from "./theme.ts";
+
+/** What the galley tells the desk. */
+export interface GalleyEvents {
+  /** Typing: edits on the text before them. */
+  typed(edits: Edit[]): void;
+  /** Why a change cannot be made, or null when it can. */
+  refuses(edit: Edit): string | null;
+  refused(reason: string): void;
+  /** A mark was clicked. */
+  picked(markId: string): void;
+  /** A stretch of text was selected. */
+  selected(from: number, to: number): void;
+  /** Escape: back from typing to the walk. */
+  left(): void;
+  undo(): void;
+  redo(): void;
+  /** The text on screen moved: the share of the document at the top and bottom of the view. */
+  scrolled(from: number, to: number): void;
+}
+
+/** How far down the view the line under decision is kept, as a share of its height. */
+const READING_LINE = 0.34;
+
+/** The text of one document on screen: drawing, scrolling, typing. It decides nothing. */
+export class Galley {
+  readonly view: EditorView;
+  /** The element the slip's contents are rendered into. */
+  readonly slip: HTMLElement;
+  private readonly editable = new Compartment();
+  private focused: Focus | null = null;
+  private width = 0;
+
+  constructor(
+    parent: HTMLElement,
+    manuscript: Pick<Manuscript, "text" | "blocks" | "spans">,
+    private readonly events: GalleyEvents,
+    nonce: string,
+  ) {
+    this.slip = document.createElement("span");
+    this.slip.className = "dr-slip";
+    this.slip.contentEditable = "false";
+    const state = EditorState.create({
+      doc: manuscript.text,
+      extensions: [
+        nonce ? EditorView.cspNonce.of(nonce) : [],
+        EditorView.lineWrapping,
+        drawSelection(),
+        search({ top: true }),
+        keymap.of([
+          { key: "Escape", run: () => this.leave() },
+          { key: "Mod-z", run: () => this.tell("undo"), preventDefault: true },
+          { key: "Mod-y", run: () => this.tell("redo"), preventDefault: true },
+          { key: "Mod-Shift-z", run: () => this.tell("redo"), preventDefault: true },
+          { key: "Enter", run: (view) => breakLine(view) },
+          { key: "Shift-Enter", run: (view) => breakLine(view) },
+          ...searchKeymap.filter(({ key }) => key !== "Escape"),
+          ...defaultKeymap.filter(({ key }) => key !== "Escape"),
+        ]),
+        EditorView.contentAttributes.of({
+          "aria-label": "Document text",
+          spellcheck: "false",
+          autocorrect: "off",
+          autocapitalize: "off",
+        }),
+        this.editable.of(EditorView.editable.of(true)),
+        EditorState.transactionFilter.of((transaction) => this.filter(transaction)),
+        EditorView.updateListener.of((update) => this.updated(update)),
+        EditorView.domEventHandlers({
+          mousedown: (event) => this.pressed(event),
+          mouseup: () => this.reportSelection(),
+          keyup: (event) => {
+            if (event.shiftKey || event.key === "Shift") this.reportSelection();
+          },
+        }),
+        structure(manuscript),
+        marksField,
+        focusField,
+        slipField(this.slip),
+        marginCodes,
+        marginTheme,
+        galleyTheme,
+      ],
+    });
+    this.view = new EditorView({ state, parent });
+    this.view.scrollDOM.addEventListener("scroll", () => this.reportScroll(), { passive: true });
+    this.view.scrollDOM.tabIndex = -1;
+  }
+
+  destroy(): void {
+    this.view.destroy();
+  }
+
+  /** Whether the caret is in the text, so that keys type. */
+  get typing(): boolean {
+    return this.view.hasFocus;
+  }
+
+  /** Lets the text be changed by typing, or not. */
+  setEditable(editable: boolean): void {
+    this.view.dispatch({
+      effects: this.editable.reconfigure(EditorView.editable.of(editable)),
+    });
+  }
+
+  /** Makes edits that come from a decision. */
+  apply(edits: readonly Edit[]): void {
+    this.view.dispatch({ changes: [...edits], annotations: fromDesk.of(true) });
+  }
+
+  /** Draws the marks of a stretch of text anew. */
+  draw(stretches: readonly { from: number; to: number; marks: DrawnMark[] }[]): void {
+    this.view.dispatch({ effects: stretches.map((one) => drawMarks.of(one)) });
+  }
+
+  /** Brings a place to the reading line, shows it, and opens the slip under its row. */
+  async show(focus: Focus): Promise<void> {
+    this.focused = focus;
+    const { from } = focus;
+    this.view.dispatch({
+      effects: [
+        placeSlip.of(null),
+        setFocus.of(focus),
+        EditorView.scrollIntoView(from, {
+          y: "start",
+          yMargin: Math.round(this.view.scrollDOM.clientHeight * READING_LINE),
+        }),
+      ],
+    });
+    await nextFrame();
+    if (this.focused !== focus) return;
+    await nextFrame();
+    if (this.focused === focus) this.openSlip();
+  }
+
+  /** Shows another outcome at the same place. */
+  preview(edits: Edit[]): void {
+    if (!this.focused) return;
+    this.focused = { ...this.focused, preview: edits };
+    this.view.dispatch({ effects: [placeSlip.of(null), setFocus.of(this.focused)] });
+    this.openSlip();
+  }
+
+  /** Closes the slip. */
+  hide(): void {
+    this.focused = null;
+    this.view.dispatch({ effects: [placeSlip.of(null), setFocus.of(null)] });
+  }
+
+  /** Puts the caret into the text with a range selected. */
+  edit(from: number, to: number): void {
+    this.view.focus();
+    this.view.dispatch({ selection: { anchor: from, head: to } });
+  }
+
+  /** Opens the find panel. */
+  find(): void {
+    openSearchPanel(this.view);
+  }
+
+  /** Scrolls to a position without opening anything. */
+  scrollTo(position: number): void {
+    this.view.dispatch({ effects: EditorView.scrollIntoView(position, { y: "center" }) });
+  }
+
+  private openSlip(): void {
+    if (!this.focused) return;
+    const { to, preview } = this.focused;
+    const at = Math.max(to, ...preview.map((edit) => edit.to));
+    this.view.dispatch({ effects: placeSlip.of(slipPlace(this.view, at)) });
+  }
+
+  private leave(): boolean {
+    this.view.contentDOM.blur();
+    this.events.left();
+    return true;
+  }
+
+  private tell(what: "undo" | "redo"): boolean {
+    this.events[what]();
+    return true;
+  }
+
+  /** Typing obeys the rules of the manuscript: refused changes are said, line ends stay inside. */
+  private filter(transaction: Transaction): TransactionSpec | readonly TransactionSpec[] {
+    if (!transaction.docChanged || transaction.annotation(fromDesk)) return transaction;
+    const edits: Edit[] = [];
+    let multiline = false;
+    transaction.changes.iterChanges((from, to, _newFrom, _newTo, inserted) => {
+      multiline ||= inserted.lines > 1;
+      edits.push({ from, to, insert: inserted.sliceString(0, undefined, LINE_SEPARATOR) });
+    });
+    for (const edit of edits) {
+      const reason = this.events.refuses(edit);
+      if (!reason) continue;
+      this.events.refused(reason);
+      return [];
+    }
+    if (!multiline) return transaction;
+    return [{ changes: edits, userEvent: "input.paste", scrollIntoView: true }];
+  }
+
+  private updated(update: ViewUpdate): void {
+    for (const transaction of update.transactions) {
+      if (!transaction.docChanged || transaction.annotation(fromDesk)) continue;
+      const edits: Edit[] = [];
+      transaction.changes.iterChanges((from, to, _newFrom, _newTo, inserted) => {
+        edits.push({ from, to, insert: inserted.toString() });
+      });
+      if (this.focused) this.hideLater();
+      this.events.typed(edits);
+    }
+    const { width } = this.view.contentDOM.getBoundingClientRect();
+    if (update.geometryChanged && Math.abs(width - this.width) > 1) {
+      this.width = width;
+      if (this.focused) queueMicrotask(() => this.reopenSlip());
+    }
+    if (update.geometryChanged || update.viewportChanged) this.reportScroll();
+  }
+
+  /** An update may not dispatch another from inside itself. */
+  private hideLater(): void {
+    queueMicrotask(() => this.hide());
+  }
+
+  private reopenSlip(): void {
+    if (!this.focused) return;
+    this.view.dispatch({ effects: placeSlip.of(null) });
+    this.openSlip();
+  }
+
+  /** A single click on a mark opens it and leaves the keys to the walk; elsewhere it sets the caret. */
+  private pressed(event: MouseEvent): boolean {
+    if (event.detail > 1 || event.button !== 0 || event.shiftKey) return false;
+    const target = event.target instanceof Element ? event.target.closest(".dr-mark") : null;
+    if (!target) return false;
+    const at = this.view.posAtCoords({ x: event.clientX, y: event.clientY });
+    if (at === null) return false;
+    let id: string | null = null;
+    drawnIn(this.view.state, at, at, (_start, mark) => {
+      id ??= mark.id;
+    });
+    if (id === null) return false;
+    event.preventDefault();
+    this.view.contentDOM.blur();
+    this.events.picked(id);
+    return true;
+  }
+
+  private reportSelection(): void {
+    const { main } = this.view.state.selection;
+    if (!main.empty) this.events.selected(main.from, main.to);
+  }
+
+  private reportScroll(): void {
+    const { scrollTop, clientHeight } = this.view.scrollDOM;
+    const first = this.view.lineBlockAtHeight(scrollTop).from;
+    const last = this.view.lineBlockAtHeight(scrollTop + clientHeight).to;
+    const length = Math.max(1, this.view.state.doc.length);
+    this.events.scrolled(first / length, last / length);
+  }
+}
+
+function breakLine(view: EditorView): boolean {
+  view.dispatch(view.state.replaceSelection(LINE_SEPARATOR), { scrollIntoView: true });
+  return true;
+}
+
+function nextFrame(): Promise<void> {
+  return new Promise((resolve) => requestAnimationFrame(() => resolve()));
+}

@@ -1,0 +1,158 @@
+import { EditorView } from "@codemirror/view";
+
+/** Side padding of the text: the left one holds the margin codes. */
+const LEFT = "66px";
+const RIGHT = "34px";
+
+const columnRules = Object.fromEntries(
+  Array.from({ length: 12 }, (_, index) => [
+    `.cm-line.dr-columns-${index + 1}`,
+    {
+      gridTemplateColumns:
+        index === 0 ? "1fr" : `repeat(${index}, minmax(0, 1fr) 0) minmax(0, 1fr)`,
+    },
+  ]),
+);
+const cellRules = Object.fromEntries(
+  Array.from({ length: 12 }, (_, index) => [
+    `.dr-cell-${index}`,
+    { gridColumn: String(2 * index + 1) },
+  ]),
+);
+
+/** How the copy looks. Lines have padding and never margins, which would break hit-testing. */
+export const galleyTheme = EditorView.theme({
+  "&": { height: "100%", backgroundColor: "var(--sheet)", color: "var(--ink)" },
+  "&.cm-focused": { outline: "none" },
+  ".cm-scroller": {
+    font: "17px/1.62 var(--font-book)",
+    overflowY: "scroll",
+    overflowX: "hidden",
+    scrollbarWidth: "none",
+  },
+  ".cm-scroller::-webkit-scrollbar": { display: "none" },
+  ".cm-content": { padding: "22px 0 60vh 0", caretColor: "var(--ink)" },
+  ".cm-line": { padding: `0 ${RIGHT} 12px ${LEFT}`, position: "relative" },
+  ".cm-cursor": { borderLeftColor: "var(--ink)", borderLeftWidth: "2px" },
+  ".cm-selectionBackground, &.cm-focused .cm-selectionBackground": {
+    backgroundColor: "var(--tint-now)",
+  },
+
+  ".dr-heading": { fontWeight: "600", lineHeight: "1.3", paddingTop: "16px" },
+  ".dr-level-1": { fontSize: "24px", paddingTop: "10px" },
+  ".dr-level-2": { fontSize: "20px" },
+  ".dr-level-3": { fontSize: "18px" },
+  ".dr-level-4": { fontSize: "17px", fontStyle: "italic" },
+  ".cm-line.dr-item": {
+    paddingLeft: `calc(${LEFT} + 30px)`,
+    paddingBottom: "5px",
+    fontSize: "17px",
+  },
+  ".cm-line.dr-item.dr-level-2": { paddingLeft: `calc(${LEFT} + 56px)` },
+  ".cm-line.dr-item.dr-level-3": { paddingLeft: `calc(${LEFT} + 82px)` },
+  ".cm-line.dr-item.dr-level-2, .cm-line.dr-item.dr-level-3, .cm-line.dr-item.dr-level-4": {
+    fontStyle: "normal",
+    paddingTop: "0",
+  },
+  ".cm-line[data-marker]::before": {
+    content: "attr(data-marker)",
+    position: "absolute",
+    marginLeft: "-30px",
+    width: "26px",
+    color: "var(--soft)",
+    whiteSpace: "nowrap",
+  },
+  ".cm-line.dr-heading[data-marker]::before": {
+    position: "static",
+    display: "inline-block",
+    width: "auto",
+    margin: "0 12px 0 0",
+  },
+  ".cm-line.dr-note": {
+    fontSize: "15px",
+    paddingLeft: `calc(${LEFT} + 30px)`,
+    paddingBottom: "8px",
+  },
+  ".cm-line.dr-quote": { paddingLeft: `calc(${LEFT} + 30px)`, paddingRight: "64px" },
+  ".cm-line.dr-caption": { fontSize: "15px", color: "var(--soft)" },
+  ".cm-line.dr-code": { font: "14px/1.5 monospace", paddingBottom: "0" },
+  ".cm-line.dr-reference": { paddingLeft: `calc(${LEFT} + 30px)`, textIndent: "-30px" },
+  ".dr-story": {
+    padding: `26px ${RIGHT} 10px ${LEFT}`,
+    font: "600 12px/1 var(--font-plain)",
+    color: "var(--soft)",
+  },
+
+  ".cm-line.dr-row": {
+    display: "grid",
+    padding: "0",
+    marginLeft: "0",
+    borderBottom: "1px solid var(--hair)",
+    fontSize: "15px",
+    lineHeight: "1.45",
+    width: `calc(100% - ${LEFT} - ${RIGHT})`,
+    left: LEFT,
+  },
+  ".cm-line.dr-row-first": { borderTop: "1px solid var(--soft)", fontWeight: "600" },
+  ".dr-cell": { padding: "5px 10px 5px 0", minWidth: "0", gridRow: "1" },
+  ".dr-tab": { overflow: "hidden", width: "0", gridRow: "1" },
+  ...columnRules,
+  ...cellRules,
+
+  ".dr-emphasis": { fontStyle: "italic" },
+  ".dr-strong": { fontWeight: "680" },
+  ".dr-super, .dr-note-number": { fontSize: "70%", verticalAlign: "super", lineHeight: "0" },
+  ".dr-note-number": { color: "var(--pen)", fontWeight: "600", paddingLeft: "1px" },
+  ".dr-sub": { fontSize: "70%", verticalAlign: "sub", lineHeight: "0" },
+  ".dr-link": { borderBottom: "1px solid var(--faint)" },
+  ".dr-code:not(.cm-line)": { fontFamily: "monospace", fontSize: "85%" },
+  ".dr-locked": { color: "var(--soft)" },
+  ".dr-inserted": { borderBottom: "1px dotted var(--faint)" },
+  ".dr-sign": {
+    padding: "0 5px",
+    border: "1px solid var(--rule)",
+    font: "12px/1.4 var(--font-plain)",
+    color: "var(--soft)",
+    verticalAlign: "2px",
+  },
+
+  ".dr-mark": {
+    backgroundColor: "var(--tint)",
+    borderBottom: "2px solid var(--pen)",
+    paddingBottom: "1px",
+    cursor: "pointer",
+  },
+  ".dr-settle": { borderBottomStyle: "dashed" },
+  ".dr-weigh": { borderBottomStyle: "dotted", backgroundColor: "transparent" },
+  ".dr-now": { backgroundColor: "var(--tint-now)" },
+  ".dr-now .dr-mark": { backgroundColor: "var(--tint-now)" },
+  ".dr-struck": {
+    color: "var(--soft)",
+    textDecoration: "line-through",
+    textDecorationThickness: "1.5px",
+  },
+  ".dr-put-in": {
+    backgroundColor: "var(--tint-now)",
+    borderBottom: "2px solid var(--pen)",
+    padding: "0 2px 1px 5px",
+    fontWeight: "680",
+    textDecoration: "none",
+  },
+  ".dr-slip": {
+    display: "block",
+    boxSizing: "border-box",
+    width: `calc(100% + ${LEFT} + ${RIGHT})`,
+    margin: `2px -${RIGHT} 6px -${LEFT}`,
+    padding: `10px ${RIGHT} 11px ${LEFT}`,
+    backgroundColor: "var(--wash)",
+    borderTop: "1px solid var(--pen)",
+    borderBottom: "1px solid var(--rule)",
+    font: "14px/1.45 var(--font-plain)",
+    fontStyle: "normal",
+    fontWeight: "400",
+    textIndent: "0",
+    whiteSpace: "normal",
+    cursor: "default",
+  },
+  ".cm-content > .dr-slip": { width: "100%", margin: "0" },
+});

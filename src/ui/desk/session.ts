@@ -1,0 +1,685 @@
+import { proxy } from "comlink";
+import type { CheckSettings } from "../../core/engine.ts";
+import type { Exported, ExportForm, Problem } from "../../core/formats/document.ts";
+import { type Decision, type Draft, inForce } from "../../core/ledger/decision.ts";
+import {
+  append,
+  enter,
+  type Ledger,
+  lastRedoable,
+  lastUndoable,
+  ledgerEdits,
+  netEdits,
+  replay,
+  undo,
+} from "../../core/ledger/ledger.ts";
+import { SettledPlaces } from "../../core/ledger/settled.ts";
+import { applyEdits, invertEdits, mapPosition } from "../../core/manuscript/edits.ts";
+import { copyLayout, shiftBlocks, shiftSpans, whyRefused } from "../../core/manuscript/layout.ts";
+import type { Block, Edit, Manuscript, Span, Variety } from "../../core/manuscript/model.ts";
+import { NotKept } from "../../store/failure.ts";
+import { type Hold, holdDocument } from "../../store/hold.ts";
+import { addWord, readWords, removeWord } from "../../store/house.ts";
+import { readDecisions, writeDecision } from "../../store/ledger.ts";
+import { readOriginal, readRecord, updateRecord } from "../../store/shelf.ts";
+import { connectProofreader, type ProofreaderLink } from "../../worker/connect.ts";
+import type { Update } from "../../worker/proofreader.ts";
+import { MarksBoard, type PlacedMark, placesOf } from "./marks-board.ts";
+import type { DeskState, PlacedChoice, Subject } from "./state.ts";
+
+/** Milliseconds without typing after which what was typed becomes one decision. */
+const TYPING_PAUSE_MS = 250;
+/** Milliseconds after the last decision at which the shelf learns the new counts. */
+const SHELF_DELAY_MS = 600;
+const WORD_CHOICES = 5;
+
+/** What the session asks of the text on screen. */
+export interface GalleyFace {
+  apply(edits: readonly Edit[]): void;
+  redraw(blocks: "all" | readonly number[]): void;
+  show(subject: Exclude<Subject, null>, preview: Edit[]): void;
+  preview(edits: Edit[]): void;
+  hide(): void;
+}
+
+/**
+ * One document on the desk: its ledger, its marks, the worker that checks it and the storage that
+ * keeps it. Every decision is on disk before the state that shows it is published.
+ */
+export class DeskSession {
+  private state: DeskState = {
+    phase: "opening",
+    problem: "",
+    progress: { done: 0, all: 1 },
+    record: null,
+    manuscript: null,
+    counts: null,
+    open: [],
+    total: 0,
+    subject: null,
+    choices: null,
+    previewed: -1,
+    decisions: [],
+    standing: new Set(),
+    kept: { state: "kept", at: null },
+    reading: false,
+    notice: "",
+    checkedOff: [],
+  };
+  private readonly listeners = new Set<() => void>();
+  private readonly worker: ProofreaderLink = connectProofreader();
+  private galley: GalleyFace | null = null;
+  private ledger: Ledger | null = null;
+  private settled = new SettledPlaces();
+  private board = new MarksBoard([]);
+  private layout: { blocks: Block[]; spans: Span[] } = { blocks: [], spans: [] };
+  /** The text as on screen, typing included. */
+  private text = "";
+  /** Steps typed since the ledger's text. */
+  private typed: Edit[][] = [];
+  private typingTimer: ReturnType<typeof setTimeout> | undefined;
+  private shelfTimer: ReturnType<typeof setTimeout> | undefined;
+  private queue: Promise<void> = Promise.resolve();
+  private words: string[] = [];
+  private hold: Hold | null = null;
+
+  constructor(private readonly id: string) {}
+
+  getSnapshot = (): DeskState => this.state;
+
+  subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  /** Opens the document: the hold, the original, its ledger, then the checks. */
+  async open(): Promise<void> {
+    const [record, bytes] = await Promise.all([readRecord(this.id), readOriginal(this.id)]);
+    if (!record || !bytes) return this.fail("This document is not on the shelf any more.");
+    this.hold = await holdDocument(this.id);
+    const read = await this.worker.read(bytes, record.fileName, record.variety);
+    if ("problem" in read) return this.fail(read.problem.sentence);
+    const manuscript = { ...read.manuscript, title: record.title, kind: record.kind };
+    manuscript.variety = record.variety;
+    this.words = (await readWords()).map(({ word }) => word);
+    await this.restore(manuscript);
+    this.publish({
+      phase: "checking",
+      record,
+      manuscript,
+      reading: !this.hold.first,
+      checkedOff: record.off,
+    });
+    if (!this.hold.first) void this.hold.granted.then(() => this.takeOver(manuscript));
+    await this.check();
+  }
+
+  /** Ends the session: what was typed is kept, the worker and the hold let go. */
+  async close(): Promise<void> {
+    await this.flushTyping();
+    this.hold?.release();
+  }
+
+  /** Connects the text on screen. */
+  attach(galley: GalleyFace): void {
+    this.galley = galley;
+    galley.redraw("all");
+  }
+
+  /** The manuscript as it stands, for the galley to start from. */
+  current(): Pick<Manuscript, "text" | "blocks" | "spans"> {
+    return { text: this.text, ...this.layout };
+  }
+
+  blockAt(index: number): Block | undefined {
+    return this.layout.blocks[index];
+  }
+
+  /** Why the reader may not make a change; null when they may. */
+  whyRefused(edit: Edit): string | null {
+    if (this.state.reading) return "This document is open in another tab, which does the writing.";
+    return whyRefused(this.text, this.layout, edit);
+  }
+
+  say(notice: string): void {
+    this.publish({ notice });
+  }
+
+  // Walking
+
+  /** Opens the mark with this id. */
+  goTo(markId: string): void {
+    const place = this.state.open.find(({ mark }) => mark.id === markId);
+    if (place) this.focus({ kind: "mark", place });
+  }
+
+  /** Opens the next open mark after the present place, going round at the end. */
+  next(): void {
+    const { open } = this.state;
+    const at = this.place();
+    const next = open.find(({ from }) => from > at) ?? open[0];
+    if (next) this.focus({ kind: "mark", place: next });
+    else this.focus(null);
+  }
+
+  /** Opens the open mark before the present place. */
+  previous(): void {
+    const { open } = this.state;
+    const at = this.place();
+    const previous = open.findLast(({ from }) => from < at) ?? open.at(-1);
+    if (previous) this.focus({ kind: "mark", place: previous });
+  }
+
+  /** Opens the slip for a word without a mark, or the mark that stands there. */
+  async atHand(from: number, to: number): Promise<void> {
+    const word = this.text.slice(from, to);
+    if (!/^[\p{L}\p{M}'’-]+$/u.test(word)) return;
+    const marked = this.state.open.find((place) => place.from < to && place.to > from);
+    if (marked) this.focus({ kind: "mark", place: marked });
+    else this.focus({ kind: "word", word: { word, from, to } });
+  }
+
+  /** Shows the outcome of a choice in the line. */
+  preview(index: number): void {
+    const choice = this.state.choices?.[index];
+    if (index === this.state.previewed) return;
+    this.publish({ previewed: choice ? index : -1 });
+    this.galley?.preview(choice?.edits ?? []);
+  }
+
+  /** Closes the slip. */
+  dismiss(): void {
+    this.focus(null);
+  }
+
+  // Deciding
+
+  /** Makes a choice at this place, or at every place with the same mistake. */
+  take(index: number, everywhere: boolean): Promise<void> {
+    return this.enqueue(async () => {
+      const { subject, choices } = this.state;
+      const choice = choices?.[index];
+      if (!subject || !choice) return;
+      if (everywhere) {
+        await this.correctPlaces(this.twins(subject), choice.label);
+        return;
+      }
+      const marks = subject.kind === "mark" ? [anchorOf(subject.place)] : [];
+      await this.decide({ act: "correct", scope: "here", marks, edits: choice.edits });
+    });
+  }
+
+  /** Makes the correction with this label at each of the marks. */
+  correctAt(places: readonly PlacedMark[], label: string): Promise<void> {
+    return this.enqueue(() => this.correctPlaces(places, label));
+  }
+
+  /** Lets the mark stand, here or wherever the same is found in this document. */
+  stet(everywhere: boolean): Promise<void> {
+    return this.enqueue(async () => {
+      const { subject } = this.state;
+      if (subject?.kind !== "mark") return;
+      const marks = [anchorOf(subject.place)];
+      const scope = everywhere ? "everywhere" : "here";
+      await this.decide({ act: "stet", scope, marks, edits: [] });
+    });
+  }
+
+  /** Lets each of these marks stand. */
+  stetAt(places: readonly PlacedMark[]): Promise<void> {
+    return this.enqueue(() =>
+      this.decide({ act: "stet", scope: "here", marks: places.map(anchorOf), edits: [] }),
+    );
+  }
+
+  /** Asks the author about this place. */
+  query(note: string): Promise<void> {
+    return this.enqueue(async () => {
+      const { subject } = this.state;
+      if (!subject) return;
+      const anchor =
+        subject.kind === "mark"
+          ? anchorOf(subject.place)
+          : {
+              rule: "query",
+              text: subject.word.word,
+              from: subject.word.from,
+              to: subject.word.to,
+            };
+      await this.decide({ act: "query", scope: "here", marks: [anchor], edits: [], note });
+    });
+  }
+
+  /** Puts the word on the word list. */
+  listWord(): Promise<void> {
+    return this.enqueue(async () => {
+      const { subject, record } = this.state;
+      if (subject?.kind !== "mark" || !record) return;
+      const word = subject.place.mark.text;
+      const marks = [anchorOf(subject.place)];
+      const decided = await this.decide({
+        act: "word",
+        scope: "everywhere",
+        marks,
+        edits: [],
+        word,
+      });
+      if (!decided) return;
+      await this.changeWords(() => addWord(word, record.title));
+      this.next();
+    });
+  }
+
+  /** Takes back the newest decision. */
+  undoLast(): Promise<void> {
+    return this.enqueue(async () => {
+      const decision = this.ledger && lastUndoable(this.ledger);
+      if (decision) await this.undoNow(decision.seq);
+      else this.say("There is nothing to undo.");
+    });
+  }
+
+  /** Takes back one decision, however old. */
+  undo(seq: number): Promise<void> {
+    return this.enqueue(() => this.undoNow(seq));
+  }
+
+  /** Takes back the newest undo. */
+  redo(): Promise<void> {
+    return this.enqueue(async () => {
+      const decision = this.ledger && lastRedoable(this.ledger);
+      if (decision) await this.undoNow(decision.seq);
+      else this.say("There is nothing to redo.");
+    });
+  }
+
+  /** Takes in what was typed; it becomes a decision when the typing pauses. */
+  type(edits: Edit[]): void {
+    this.typed.push(edits);
+    this.shift(edits);
+    this.publish({ kept: { state: "keeping" }, subject: null, choices: null, notice: "" });
+    clearTimeout(this.typingTimer);
+    this.typingTimer = setTimeout(() => void this.flushTyping(), TYPING_PAUSE_MS);
+  }
+
+  /** Makes a decision of what was typed. */
+  flushTyping(): Promise<void> {
+    clearTimeout(this.typingTimer);
+    return this.enqueue(() => this.keepTyping());
+  }
+
+  // Settings and export
+
+  /** Switches a check on or off for this document. */
+  async switchCheck(rule: string, on: boolean): Promise<void> {
+    const { checkedOff, record } = this.state;
+    if (!record) return;
+    const off = on ? checkedOff.filter((one) => one !== rule) : [...checkedOff, rule];
+    this.publish({ checkedOff: off });
+    await this.configure();
+    await this.guard(() => updateRecord(this.id, { off }));
+  }
+
+  /** Reads the document as another variety of English. */
+  async setVariety(variety: Variety): Promise<void> {
+    const { record, manuscript } = this.state;
+    if (!record || !manuscript) return;
+    this.publish({ record: { ...record, variety }, manuscript: { ...manuscript, variety } });
+    await this.configure();
+    await this.guard(() => updateRecord(this.id, { variety }));
+    if (this.state.subject) this.focus(this.state.subject);
+  }
+
+  /** Writes the document as it stands. */
+  async export(form: ExportForm, author: string): Promise<Exported | { problem: Problem }> {
+    await this.flushTyping();
+    const bytes = await readOriginal(this.id);
+    const { ledger } = this;
+    const { manuscript } = this.state;
+    if (!bytes || !ledger || !manuscript) throw new Error("nothing is open");
+    const edits = ledgerEdits(ledger);
+    const back = invertEdits(ledger.original, edits);
+    const queries = this.settled
+      .places()
+      .filter(({ decision }) => decision.act === "query")
+      .map(({ decision, from, to }) => ({
+        from: mapPosition(from, back, "before"),
+        to: mapPosition(to, back, "after"),
+        text: decision.note ?? "",
+      }));
+    return this.worker.write({
+      bytes,
+      format: manuscript.origin.format,
+      current: this.current(),
+      edits,
+      queries: form === "tracked" ? queries : [],
+      form,
+      author,
+      date: new Date().toISOString(),
+    });
+  }
+
+  // Inside
+
+  private fail(problem: string): void {
+    this.publish({ phase: "missing", problem });
+  }
+
+  private publish(changes: Partial<DeskState>): void {
+    this.state = { ...this.state, ...changes };
+    for (const listener of this.listeners) listener();
+  }
+
+  /** Replays the stored ledger. A list that does not fit the original is cut where it stops fitting. */
+  private async restore(manuscript: Manuscript): Promise<void> {
+    const decisions = await readDecisions(this.id);
+    let ledger: Ledger;
+    try {
+      ledger = replay(manuscript.text, decisions);
+    } catch {
+      ledger = replay(manuscript.text, []);
+      this.publish({
+        notice: "The stored decisions do not fit this document and were left aside.",
+      });
+    }
+    this.ledger = ledger;
+    this.settled = new SettledPlaces();
+    this.layout = copyLayout(manuscript);
+    this.board = new MarksBoard(this.layout.blocks);
+    this.text = ledger.text;
+    for (const decision of ledger.decisions) {
+      this.settled.add(decision);
+      shiftBlocks(this.layout.blocks, decision.edits);
+      shiftSpans(this.layout.spans, decision.edits);
+    }
+    this.publish({ decisions: ledger.decisions, standing: inForce(ledger.decisions) });
+  }
+
+  /** The other tab let go: read what it decided, then write from here on. */
+  private async takeOver(manuscript: Manuscript): Promise<void> {
+    const before = this.text;
+    await this.restore(manuscript);
+    if (this.text !== before) {
+      this.galley?.apply([{ from: 0, to: before.length, insert: this.text }]);
+    }
+    this.publish({ reading: false, notice: "The other tab let go; decisions are made here now." });
+    await this.check();
+  }
+
+  private settings(): CheckSettings {
+    const { record, checkedOff } = this.state;
+    return {
+      variety: record?.variety ?? "en-US",
+      kind: record?.kind ?? "report",
+      off: checkedOff,
+      words: this.words,
+    };
+  }
+
+  private async check(): Promise<void> {
+    const revision = this.board.revision;
+    const update = await this.worker.check(
+      this.current(),
+      this.settings(),
+      proxy((progress) => this.publish({ progress })),
+    );
+    if (!update) return;
+    if (this.board.revision !== revision) return this.check();
+    this.board.report(update.marks, revision);
+    this.publish({ phase: "ready", counts: update.counts });
+    this.refresh("all");
+    this.noteOnShelf();
+    const place = this.state.record?.place ?? 0;
+    const { open } = this.state;
+    const start = open.find(({ from }) => from >= place) ?? open[0];
+    if (start && !this.state.subject) this.focus({ kind: "mark", place: start });
+  }
+
+  private async configure(): Promise<void> {
+    const revision = this.board.revision;
+    this.takeReport(await this.worker.configure(this.settings()), revision);
+  }
+
+  private takeReport(update: Update | null, revision: number): void {
+    if (!update) return;
+    const changed = this.board.report(update.marks, revision);
+    this.publish({ counts: update.counts });
+    this.refresh(changed);
+  }
+
+  /** Publishes the open marks and has the changed ones drawn. */
+  private refresh(blocks: "all" | readonly number[]): void {
+    const open = this.board.open(this.settled);
+    const corrected = this.state.decisions.reduce(
+      (sum, { seq, act, marks }) =>
+        act === "correct" && this.state.standing.has(seq) ? sum + marks.length : sum,
+      0,
+    );
+    this.publish({ open, total: this.board.all().length + corrected });
+    this.galley?.redraw(blocks);
+  }
+
+  private place(): number {
+    const { subject } = this.state;
+    if (subject?.kind === "mark") return subject.place.from;
+    if (subject?.kind === "word") return subject.word.from;
+    return this.lastPlace;
+  }
+
+  private lastPlace = -1;
+
+  private focus(subject: Subject): void {
+    this.publish({ subject, choices: null, previewed: -1, notice: "" });
+    if (!subject) {
+      this.galley?.hide();
+      return;
+    }
+    this.lastPlace = this.place();
+    this.galley?.show(subject, []);
+    void this.loadChoices(subject);
+  }
+
+  private async loadChoices(subject: Exclude<Subject, null>): Promise<void> {
+    const choices = await this.choicesFor(subject);
+    if (this.state.subject !== subject) return;
+    this.publish({ choices, previewed: subject.kind === "mark" && choices[0] ? 0 : -1 });
+    this.galley?.preview(subject.kind === "mark" ? (choices[0]?.edits ?? []) : []);
+  }
+
+  private async choicesFor(subject: Exclude<Subject, null>): Promise<PlacedChoice[]> {
+    if (subject.kind === "mark") {
+      const { mark, from } = subject.place;
+      const [choices = []] = await this.worker.choices([mark]);
+      return choices.map(({ label, edits }) => ({ label, edits: moved(edits, from - mark.from) }));
+    }
+    const { word, from, to } = subject.word;
+    const variety = this.settings().variety;
+    const near = await this.worker.wordsNear(word, variety, WORD_CHOICES);
+    return near.map((label) => ({ label, edits: [{ from, to, insert: label }] }));
+  }
+
+  /** Open marks with the same cause as the subject's. */
+  twins(subject: Subject): PlacedMark[] {
+    if (subject?.kind !== "mark") return [];
+    const { group } = subject.place.mark;
+    return this.state.open.filter(({ mark }) => mark.group === group);
+  }
+
+  private async correctPlaces(places: readonly PlacedMark[], label: string): Promise<void> {
+    const choices = await this.worker.choices(places.map(({ mark }) => mark));
+    const edits: Edit[] = [];
+    const marks: PlacedMark[] = [];
+    for (const [index, place] of places.entries()) {
+      const own = choices[index] ?? [];
+      const wanted = label.toLowerCase();
+      const choice = own.find((one) => one.label.toLowerCase() === wanted);
+      if (!choice) continue;
+      edits.push(...moved(choice.edits, place.from - place.mark.from));
+      marks.push(place);
+    }
+    if (marks.length === 0) return;
+    const scope = marks.length > 1 ? "everywhere" : "here";
+    await this.decide({ act: "correct", scope, marks: marks.map(anchorOf), edits });
+  }
+
+  private enqueue(step: () => Promise<unknown>): Promise<void> {
+    const next = this.queue.then(async () => {
+      await this.guard(step);
+    });
+    this.queue = next;
+    return next;
+  }
+
+  /** Runs a step that writes; a refusal of the storage is shown and nothing is applied. */
+  private async guard(step: () => Promise<unknown>): Promise<boolean> {
+    try {
+      await step();
+      return true;
+    } catch (error) {
+      if (!(error instanceof NotKept)) throw error;
+      this.publish({ kept: { state: "failed", sentence: error.sentence } });
+      return false;
+    }
+  }
+
+  /** Writes a decision down, then shows it and moves on. */
+  private async decide(draft: Draft): Promise<boolean> {
+    await this.keepTyping();
+    const { ledger } = this;
+    if (!ledger) return false;
+    if (this.state.reading) {
+      this.say("This document is open in another tab, which does the writing.");
+      return false;
+    }
+    const refusal = draft.edits.map((edit) => this.whyRefused(edit)).find(Boolean);
+    if (refusal) {
+      this.say(refusal);
+      return false;
+    }
+    const decision = enter(ledger, draft, new Date().toISOString());
+    this.publish({ kept: { state: "keeping" } });
+    await writeDecision(this.id, decision);
+    this.record(append(ledger, decision), decision);
+    if (decision.edits.length > 0) {
+      this.shift(decision.edits);
+      this.galley?.apply(decision.edits);
+    }
+    this.refresh(this.blocksOf(decision));
+    if (draft.act !== "undo" && draft.act !== "word") this.next();
+    return true;
+  }
+
+  private async keepTyping(): Promise<void> {
+    const { ledger } = this;
+    if (!ledger || this.typed.length === 0) return;
+    const steps = this.typed;
+    const edits = netEdits(ledger.text, steps);
+    if (edits.length > 0) {
+      const draft: Draft = { act: "edit", scope: "here", marks: [], edits };
+      const decision = enter(ledger, draft, new Date().toISOString());
+      await writeDecision(this.id, decision);
+      this.record(append(ledger, decision), decision);
+    } else this.publish({ kept: { state: "kept", at: new Date() } });
+    this.typed = this.typed.slice(steps.length);
+    this.refresh([]);
+  }
+
+  private record(ledger: Ledger, decision: Decision): void {
+    this.ledger = ledger;
+    this.settled.add(decision);
+    this.publish({
+      decisions: ledger.decisions,
+      standing: inForce(ledger.decisions),
+      kept: { state: "kept", at: new Date() },
+    });
+    this.noteOnShelf();
+  }
+
+  private async undoNow(seq: number): Promise<void> {
+    await this.keepTyping();
+    const { ledger } = this;
+    if (!ledger) return;
+    const result = undo(ledger, seq);
+    if ("refusal" in result) {
+      this.say(result.refusal);
+      return;
+    }
+    const target = ledger.decisions[seq - 1];
+    if (!(await this.decide(result.draft))) return;
+    await this.followWord(target);
+    const place = target?.marks[0]?.from ?? result.draft.edits[0]?.from ?? this.place();
+    const { open } = this.state;
+    const nearest = open.find(({ from, to }) => from <= place && to >= place);
+    if (nearest) this.focus({ kind: "mark", place: nearest });
+    else this.lastPlace = place - 1;
+    this.say("Undone.");
+  }
+
+  /** A word list follows the decision that added to it: off when undone, on again when redone. */
+  private async followWord(target: Decision | undefined): Promise<void> {
+    const decision =
+      target?.act === "undo" ? this.ledger?.decisions[(target.undoes ?? 0) - 1] : target;
+    if (decision?.act !== "word" || decision.word === undefined) return;
+    const { word } = decision;
+    const title = this.state.record?.title ?? "";
+    await this.changeWords(() =>
+      this.state.standing.has(decision.seq) ? addWord(word, title) : removeWord(word),
+    );
+  }
+
+  private async changeWords(change: () => Promise<{ word: string }[]>): Promise<void> {
+    this.words = (await change()).map(({ word }) => word);
+    await this.configure();
+  }
+
+  /** Moves everything that has a position through edits, and has the worker re-check. */
+  private shift(edits: readonly Edit[]): void {
+    const places = placesOf(this.layout.blocks, edits);
+    this.text = applyEdits(this.text, edits);
+    shiftBlocks(this.layout.blocks, edits);
+    shiftSpans(this.layout.spans, edits);
+    this.board.shift(edits, places);
+    const revision = this.board.revision;
+    void this.worker.edit([...edits]).then((update) => this.takeReport(update, revision));
+  }
+
+  private blocksOf({ marks, edits }: Decision): number[] {
+    const places = [...marks, ...edits];
+    return [...new Set(placesOf(this.layout.blocks, places.map(asEdit)).map(({ block }) => block))];
+  }
+
+  private noteOnShelf(): void {
+    clearTimeout(this.shelfTimer);
+    this.shelfTimer = setTimeout(() => void this.guard(() => this.writeShelf()), SHELF_DELAY_MS);
+  }
+
+  private async writeShelf(): Promise<void> {
+    const { open, counts, standing, decisions, reading } = this.state;
+    if (!counts || reading) return;
+    const of = (weight: string) => open.filter(({ mark }) => mark.weight === weight).length;
+    const decided = decisions.filter(({ seq, act }) => act !== "undo" && standing.has(seq)).length;
+    await updateRecord(this.id, {
+      place: Math.max(0, this.lastPlace),
+      run: {
+        at: new Date().toISOString(),
+        words: counts.words,
+        fix: of("fix"),
+        settle: of("settle"),
+        weigh: of("weigh"),
+        decided,
+      },
+    });
+  }
+}
+
+function anchorOf({ mark, from, to }: PlacedMark) {
+  return { rule: mark.rule, text: mark.text, from, to };
+}
+
+function moved(edits: readonly Edit[], by: number): Edit[] {
+  return edits.map((edit) => ({ ...edit, from: edit.from + by, to: edit.to + by }));
+}
+
+function asEdit({ from, to }: { from: number; to: number }): Edit {
+  return { from, to, insert: "" };
+}

@@ -1,0 +1,61 @@
+import type { Choice } from "../../core/checks/check.ts";
+import type { ExportForm } from "../../core/formats/document.ts";
+import type { Act, Decision } from "../../core/ledger/decision.ts";
+import type { Edit, Manuscript } from "../../core/manuscript/model.ts";
+import type { Counts } from "../../core/readings/counts.ts";
+import type { ShelfRecord } from "../../store/shelf.ts";
+import type { PlacedMark } from "./marks-board.ts";
+
+/** A word the reader has selected where no mark stands. */
+export interface WordAtHand {
+  word: string;
+  from: number;
+  to: number;
+}
+
+/** What the slip is about. */
+export type Subject =
+  | { kind: "mark"; place: PlacedMark }
+  | { kind: "word"; word: WordAtHand }
+  | null;
+
+/** A choice with its edits at their place in the document. */
+export interface PlacedChoice {
+  label: string;
+  edits: Edit[];
+}
+
+/** How far the latest change is from being safe. */
+export type Kept =
+  | { state: "kept"; at: Date | null }
+  | { state: "keeping" }
+  | { state: "failed"; sentence: string };
+
+/** Everything the desk shows; a new object for every change. */
+export interface DeskState {
+  phase: "opening" | "checking" | "ready" | "missing";
+  /** Why the document cannot be shown, for phase "missing". */
+  problem: string;
+  /** Blocks examined so far, while checking. */
+  progress: { done: number; all: number };
+  record: ShelfRecord | null;
+  manuscript: Manuscript | null;
+  counts: Counts | null;
+  open: PlacedMark[];
+  /** All marks of the run, settled ones included, plus those corrected away. */
+  total: number;
+  subject: Subject;
+  choices: PlacedChoice[] | null;
+  /** Index of the choice shown in the line; -1 for none. */
+  previewed: number;
+  decisions: readonly Decision[];
+  standing: ReadonlySet<number>;
+  kept: Kept;
+  /** Another tab holds the document; this one only reads. */
+  reading: boolean;
+  /** Something to tell the reader, until the next thing happens. */
+  notice: string;
+  checkedOff: readonly string[];
+}
+
+export type { Act, Choice, ExportForm };

@@ -1,0 +1,279 @@
+import { setNonce } from "get-nonce";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { ACCEPTED_EXTENSIONS } from "../../core/formats/document.ts";
+import { NotKept } from "../../store/failure.ts";
+import { deleteDocument, listShelf, type ShelfRecord, updateRecord } from "../../store/shelf.ts";
+import { connectProofreader } from "../../worker/connect.ts";
+import { Brand } from "../parts/Brand.tsx";
+import { useTheme } from "../parts/theme.ts";
+import { shelveDemo } from "./demo.ts";
+import { firstRun, takeIn } from "./intake.ts";
+import { PasteDialog } from "./PasteDialog.tsx";
+import { DeleteDialog, RenameDialog } from "./RowDialogs.tsx";
+import { ShelfTable, type Sorting } from "./ShelfTable.tsx";
+
+/** The list of documents, and the way in for new ones. */
+export function Shelf({ nonce }: { nonce: string }) {
+  setNonce(nonce);
+  const worker = useMemo(() => connectProofreader(), []);
+  const [records, setRecords] = useState<ShelfRecord[] | null>(null);
+  const [busy, setBusy] = useState("");
+  const [problems, setProblems] = useState<string[]>([]);
+  const [running, setRunning] = useState<{ id: string; share: number } | null>(null);
+  const [search, setSearch] = useState("");
+  const [sorting, setSorting] = useState<Sorting>({ by: "addedAt", down: true });
+  const [pasting, setPasting] = useState(false);
+  const [renaming, setRenaming] = useState<ShelfRecord | null>(null);
+  const [deleting, setDeleting] = useState<ShelfRecord | null>(null);
+  const picker = useRef<HTMLInputElement>(null);
+  const refresh = useCallback(async () => setRecords(await listShelf()), []);
+  const startRef = useRef(false);
+  useEffect(() => {
+    if (startRef.current) return;
+    startRef.current = true;
+    void (async () => {
+      await refresh();
+      if (await shelveDemo(worker)) await refresh();
+      for (const record of await listShelf()) {
+        if (record.run) continue;
+        await firstRun(worker, record, (share) => setRunning({ id: record.id, share }));
+        await refresh();
+      }
+      setRunning(null);
+    })().catch((error: unknown) => setProblems([sentenceOf(error)]));
+  }, [worker, refresh]);
+  const bringIn = useCallback(
+    async (files: readonly { name: string; bytes: () => Promise<ArrayBuffer> }[]) => {
+      const said: string[] = [];
+      let last: ShelfRecord | null = null;
+      for (const file of files) {
+        setBusy(`Reading ${file.name}…`);
+        try {
+          const taken = await takeIn(worker, file.name, new Uint8Array(await file.bytes()), false);
+          if ("problem" in taken) said.push(`${file.name}: ${taken.problem}`);
+          else last = taken.record;
+        } catch (error) {
+          said.push(`${file.name}: ${sentenceOf(error)}`);
+        }
+      }
+      setBusy("");
+      setProblems(said);
+      if (last && files.length === 1) location.assign(`/desk?doc=${last.id}`);
+      else await refresh();
+    },
+    [worker, refresh],
+  );
+  const fromFiles = useCallback(
+    (list: FileList | null) =>
+      bringIn(
+        [...(list ?? [])].map((file) => ({ name: file.name, bytes: () => file.arrayBuffer() })),
+      ),
+    [bringIn],
+  );
+  const dropping = useFileDrop(fromFiles);
+  const shown = useMemo(() => select(records ?? [], search, sorting), [records, search, sorting]);
+  return (
+    <div className="min-h-screen min-w-[960px]">
+      <ShelfHeader />
+      <main className="mx-auto max-w-[1280px] px-8 pb-16">
+        <div className="flex items-end gap-5 pt-8 pb-4.5">
+          <div className="grow">
+            <h1 className="font-book text-[28px] leading-tight font-semibold">Shelf</h1>
+            <p className="mt-1 text-soft">{aboutOf(records)}</p>
+          </div>
+          <label>
+            <span className="sr-only">Find a title</span>
+            <input
+              type="search"
+              className="w-60 border-b border-faint bg-transparent py-1.5"
+              placeholder="Find a title"
+              value={search}
+              onChange={(event) => setSearch(event.target.value)}
+            />
+          </label>
+          <button type="button" className="button-plain" onClick={() => setPasting(true)}>
+            Paste text
+          </button>
+          <button type="button" className="button-main" onClick={() => picker.current?.click()}>
+            Open a document…
+          </button>
+          <input
+            ref={picker}
+            type="file"
+            multiple
+            hidden
+            accept={ACCEPTED_EXTENSIONS.join(",")}
+            data-testid="file-picker"
+            onChange={(event) => {
+              void fromFiles(event.target.files);
+              event.target.value = "";
+            }}
+          />
+        </div>
+        <Messages busy={busy} problems={problems} onDismiss={() => setProblems([])} />
+        {records === null ? null : (
+          <ShelfTable
+            records={shown}
+            running={running}
+            sorting={sorting}
+            onSort={setSorting}
+            onRename={setRenaming}
+            onDelete={setDeleting}
+          />
+        )}
+        <p className="pt-4.5 text-soft">
+          {records?.length === 0 ? "The shelf is empty. " : ""}
+          Drop a .docx, .txt or .md anywhere on this page.
+        </p>
+      </main>
+      {dropping ? (
+        <div className="pointer-events-none fixed inset-3 border-2 border-dashed border-pen bg-wash/80 p-10 font-book text-2xl">
+          Let go to open it
+        </div>
+      ) : null}
+      <PasteDialog
+        open={pasting}
+        onClose={() => setPasting(false)}
+        onText={(name, text) => {
+          setPasting(false);
+          const { buffer } = new TextEncoder().encode(text);
+          void bringIn([{ name, bytes: async () => buffer }]);
+        }}
+      />
+      <RenameDialog
+        record={renaming}
+        onClose={() => setRenaming(null)}
+        onRename={async (record, title) => {
+          setRenaming(null);
+          await updateRecord(record.id, { title }).catch((error: unknown) =>
+            setProblems([sentenceOf(error)]),
+          );
+          await refresh();
+        }}
+      />
+      <DeleteDialog
+        record={deleting}
+        onClose={() => setDeleting(null)}
+        onDelete={async (record) => {
+          setDeleting(null);
+          await deleteDocument(record.id);
+          await refresh();
+        }}
+      />
+    </div>
+  );
+}
+
+function ShelfHeader() {
+  const [theme, changeTheme] = useTheme();
+  return (
+    <header className="flex h-11 items-center gap-5.5 border-b border-rule px-8">
+      <Brand />
+      <a href="/" className="font-semibold" aria-current="page">
+        Shelf
+      </a>
+      <span className="grow" />
+      <button type="button" className="text-soft" onClick={changeTheme}>
+        {theme === "dark" ? "Light" : "Dark"}
+      </button>
+      <span className="text-soft">Kept on this computer</span>
+    </header>
+  );
+}
+
+interface MessagesProps {
+  busy: string;
+  problems: readonly string[];
+  onDismiss: () => void;
+}
+
+function Messages({ busy, problems, onDismiss }: MessagesProps) {
+  return (
+    <div aria-live="polite">
+      {busy ? <p className="mb-4 border-l-3 border-pen bg-wash px-4 py-2.5">{busy}</p> : null}
+      {problems.length > 0 ? (
+        <div role="alert" className="mb-4 flex gap-4 border-l-3 border-alarm bg-sheet px-4 py-2.5">
+          <div className="grow space-y-1">
+            {problems.map((problem) => (
+              <p key={problem}>{problem}</p>
+            ))}
+            <p className="text-soft">Nothing on the shelf has changed.</p>
+          </div>
+          <button type="button" className="button-text self-start" onClick={onDismiss}>
+            Dismiss
+          </button>
+        </div>
+      ) : null}
+    </div>
+  );
+}
+
+/** Lets files be dropped anywhere on the page; tells whether one is held over it. */
+function useFileDrop(take: (files: FileList | null) => void): boolean {
+  const [over, setOver] = useState(false);
+  useEffect(() => {
+    const hold = (event: DragEvent) => {
+      if (!event.dataTransfer?.types.includes("Files")) return;
+      event.preventDefault();
+      setOver(true);
+    };
+    const leave = (event: DragEvent) => {
+      if (event.relatedTarget === null) setOver(false);
+    };
+    const drop = (event: DragEvent) => {
+      event.preventDefault();
+      setOver(false);
+      take(event.dataTransfer?.files ?? null);
+    };
+    addEventListener("dragover", hold);
+    addEventListener("dragleave", leave);
+    addEventListener("drop", drop);
+    return () => {
+      removeEventListener("dragover", hold);
+      removeEventListener("dragleave", leave);
+      removeEventListener("drop", drop);
+    };
+  }, [take]);
+  return over;
+}
+
+function select(records: readonly ShelfRecord[], search: string, { by, down }: Sorting) {
+  const wanted = search.trim().toLowerCase();
+  const found = records.filter(({ title, fileName }) =>
+    `${title}\n${fileName}`.toLowerCase().includes(wanted),
+  );
+  const value = (record: ShelfRecord): string | number => {
+    if (by === "words") return record.run?.words ?? -1;
+    if (by === "marks")
+      return record.run ? record.run.fix + record.run.settle + record.run.weigh : -1;
+    if (by === "run") return record.run?.at ?? "";
+    return record[by];
+  };
+  const sign = down ? -1 : 1;
+  return found.sort((a, b) => {
+    const [one, other] = [value(a), value(b)];
+    if (typeof one === "number" && typeof other === "number") return sign * (one - other);
+    return sign * String(one).localeCompare(String(other));
+  });
+}
+
+const NUMBERS = ["No", "One", "Two", "Three", "Four", "Five", "Six", "Seven", "Eight", "Nine"];
+
+function aboutOf(records: readonly ShelfRecord[] | null): string {
+  if (!records) return "Everything stays in this browser.";
+  const number = NUMBERS[records.length] ?? String(records.length);
+  const documents = `${number} ${records.length === 1 ? "document" : "documents"}`;
+  const demo = records.filter((record) => record.demo).length;
+  const madeUp =
+    demo === 0
+      ? ""
+      : demo === records.length
+        ? ", made up for trying things out"
+        : `, ${demo} of them made up for trying things out`;
+  return `${documents}${madeUp}. Everything stays in this browser.`;
+}
+
+function sentenceOf(error: unknown): string {
+  if (error instanceof NotKept) return error.sentence;
+  return "Something went wrong in Dry Run itself. Reload the page and try once more.";
+}

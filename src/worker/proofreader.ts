@@ -1,0 +1,141 @@
+import { expose } from "comlink";
+import lexiconUrl from "../../data/lexicon.bin?url";
+import type { Choice } from "../core/checks/check.ts";
+import { type CheckSettings, Engine, type Mark, type MarkUpdate } from "../core/engine.ts";
+import {
+  type Exported,
+  type ExportRequest,
+  type Problem,
+  type ReadResult,
+  readDocument,
+  writeDocument,
+} from "../core/formats/document.ts";
+import { FormatProblem } from "../core/formats/problem.ts";
+import { correctWord } from "../core/language/corrections.ts";
+import { Lexicon } from "../core/language/lexicon.ts";
+import { guessVariety } from "../core/language/variety.ts";
+import type { Edit, Manuscript, Variety } from "../core/manuscript/model.ts";
+import type { Counts } from "../core/readings/counts.ts";
+
+/** The core behind a worker: reading, checking and writing never run in the interface thread. */
+
+/** How many blocks a running check has examined. */
+export interface Progress {
+  done: number;
+  all: number;
+}
+
+export interface Update {
+  marks: MarkUpdate;
+  counts: Counts;
+}
+
+/** Milliseconds of checking after which messages get a turn. */
+const TURN_MS = 24;
+
+let loading: Promise<Lexicon> | null = null;
+
+function lexicon(): Promise<Lexicon> {
+  loading ??= fetch(lexiconUrl).then(async (response) => {
+    if (!response.ok) throw new Error(`the dictionary could not be loaded (${response.status})`);
+    return new Lexicon(new Uint8Array(await response.arrayBuffer()));
+  });
+  loading.catch(() => {
+    loading = null;
+  });
+  return loading;
+}
+
+/** A turn of the message queue, without the delay that timers have. */
+function turn(): Promise<void> {
+  return new Promise((resolve) => {
+    const channel = new MessageChannel();
+    channel.port1.onmessage = () => {
+      channel.port1.close();
+      resolve();
+    };
+    channel.port2.postMessage(null);
+  });
+}
+
+class Proofreader {
+  private engine: Engine | null = null;
+  private run = 0;
+
+  /** Reads a file; a problem is a value, not an error. */
+  async read(bytes: Uint8Array, name: string, fallback: Variety): Promise<ReadResult> {
+    const words = await lexicon();
+    return readDocument(bytes, name, (text) => guessVariety(text, words, fallback));
+  }
+
+  /**
+   * Checks a manuscript from its start and keeps it for edits. Null when another check was started
+   * or this one was stopped meanwhile.
+   */
+  async check(
+    manuscript: Pick<Manuscript, "text" | "blocks" | "spans">,
+    settings: CheckSettings,
+    report: (progress: Progress) => void,
+  ): Promise<Update | null> {
+    const run = ++this.run;
+    const engine = new Engine(manuscript, { lexicon: await lexicon() }, settings);
+    let since = performance.now();
+    for (const done of engine.examineAll()) {
+      if (performance.now() - since < TURN_MS) continue;
+      report({ done, all: engine.size });
+      await turn();
+      if (run !== this.run) return null;
+      since = performance.now();
+    }
+    if (run !== this.run) return null;
+    this.engine = engine;
+    const marks: MarkUpdate = new Map();
+    for (const mark of engine.allMarks()) {
+      const group = marks.get(mark.block);
+      if (group) group.push(mark);
+      else marks.set(mark.block, [mark]);
+    }
+    return { marks, counts: engine.counts() };
+  }
+
+  /** Ends a running check. */
+  stop(): void {
+    this.run++;
+  }
+
+  /** Re-checks what edits touch; null when nothing has been checked yet. */
+  edit(edits: Edit[]): Update | null {
+    if (!this.engine) return null;
+    return { marks: this.engine.edit(edits), counts: this.engine.counts() };
+  }
+
+  /** Applies other settings to what was examined. */
+  configure(settings: CheckSettings): Update | null {
+    if (!this.engine) return null;
+    return { marks: this.engine.configure(settings), counts: this.engine.counts() };
+  }
+
+  /** Corrections for each mark, in order. */
+  choices(marks: Mark[]): Choice[][] {
+    return marks.map((mark) => this.engine?.choices(mark) ?? []);
+  }
+
+  /** Words near a word that carries no mark. */
+  async wordsNear(word: string, variety: Variety, limit: number): Promise<string[]> {
+    return correctWord(word, await lexicon(), variety, limit);
+  }
+
+  /** Writes a document in the form asked for. */
+  write(request: ExportRequest): Exported | { problem: Problem } {
+    try {
+      return writeDocument(request);
+    } catch (error) {
+      if (!(error instanceof FormatProblem)) throw error;
+      return { problem: { code: error.code, sentence: error.sentence } };
+    }
+  }
+}
+
+export type { Proofreader };
+
+expose(new Proofreader());
