@@ -1,3 +1,4 @@
+import { fileURLToPath } from "node:url";
 import node from "@astrojs/node";
 import react from "@astrojs/react";
 import tailwindcss from "@tailwindcss/vite";
@@ -12,6 +13,14 @@ export default defineConfig({
   vite: {
     plugins: [tailwindcss()],
     worker: { format: "es" },
+    // Its browser build decodes with a DOM element, and a worker has no DOM.
+    resolve: {
+      alias: {
+        "decode-named-character-reference": fileURLToPath(
+          new URL("./node_modules/decode-named-character-reference/index.js", import.meta.url),
+        ),
+      },
+    },
     build: { assetsInlineLimit: 0 },
   },
   experimental: {

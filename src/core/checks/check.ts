@@ -69,6 +69,8 @@ export interface Check<F extends Fact = Fact> {
   /** The published rule it rests on, or "common practice". */
   source: string;
   examples: Example[];
+  /** What it marks are words that can go on a word list. */
+  takesWords?: boolean;
   examine(block: AnalysedBlock, language: Language): F[];
   judge(facts: readonly PlacedFact<F>[], circumstances: Circumstances): Finding[];
   choose(text: string, finding: Finding, circumstances: Circumstances): Choice[];

@@ -72,18 +72,22 @@ function rowOf(address: string): string {
   return address.replace(/^[A-Z]+/, "");
 }
 
-/** A title for a document that has none: its first heading, or the file name without its ending. */
+/** A title for a document that has none: its first heading, or its file name. */
 export function titleOf(assembled: Assembled, fileName: string): string {
   const heading = assembled.blocks.find(
     (block) => block.kind === "heading" && block.story === "body" && block.to > block.from,
   );
-  if (heading) return assembled.text.slice(heading.from, heading.to).trim();
-  return (
+  return heading ? assembled.text.slice(heading.from, heading.to).trim() : titleFromName(fileName);
+}
+
+/** "letter-to-the-pilots.txt" as "Letter to the pilots". */
+export function titleFromName(fileName: string): string {
+  const stem =
     fileName
       .replace(/\.[^.]+$/, "")
       .replace(/[-_]+/g, " ")
-      .trim() || fileName
-  );
+      .trim() || fileName;
+  return (stem[0] ?? "").toUpperCase() + stem.slice(1);
 }
 
 /** The kind of copy, guessed from its form; the editor can say otherwise. */
@@ -93,6 +97,7 @@ export function guessKind({ text, blocks }: Assembled): Kind {
   const words = text.split(/\s+/).length;
   const requirements = text.match(/\bshall\b/g)?.length ?? 0;
   if (requirements >= 8 && requirements / words > 0.006) return "specification";
+  if (/\breport\b/i.test(text.slice(0, 400))) return "report";
   const hasAbstract = /^\s*abstract\b/im.test(text.slice(0, 4000));
   const hasReferences = blocks.some((block) => block.kind === "reference");
   if (hasAbstract && hasReferences) return "paper";

@@ -81,7 +81,7 @@ export function lastRedoable(ledger: Ledger): Decision | undefined {
   const standing = inForce(ledger.decisions);
   for (let index = ledger.decisions.length - 1; index >= 0; index--) {
     const decision = ledger.decisions[index];
-    if (!decision || decision.act !== "undo") return undefined;
+    if (decision?.act !== "undo") return undefined;
     if (!standing.has(decision.seq)) continue;
     const target = ledger.decisions[(decision.undoes ?? 0) - 1];
     if (target && target.act !== "undo") return decision;

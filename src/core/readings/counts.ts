@@ -1,28 +1,41 @@
 import type { AnalysedBlock } from "../language/analysis.ts";
+import type { BlockKind } from "../manuscript/model.ts";
 
 /** Plain counts of a text; every figure on screen can be traced to these. */
 export interface Counts {
   /** Words and numbers; a hyphenated compound is one. */
   words: number;
+  /** Sentences of running prose: headings, table cells, captions and references have none. */
   sentences: number;
+  /** Words that stand in those sentences. */
+  proseWords: number;
   /** Characters, spaces included, without the separators between blocks. */
   characters: number;
   /** Blocks that hold text. */
   paragraphs: number;
 }
 
-export const NO_COUNTS: Counts = { words: 0, sentences: 0, characters: 0, paragraphs: 0 };
+export const NO_COUNTS: Counts = {
+  words: 0,
+  sentences: 0,
+  proseWords: 0,
+  characters: 0,
+  paragraphs: 0,
+};
 
 /** Silent reading of English non-fiction: 238 words a minute (Brysbaert 2019, a review of 190 studies). */
 export const WORDS_A_MINUTE = 238;
 
+const PROSE = new Set<BlockKind>(["paragraph", "item", "quote", "note"]);
+
 /** Counts of one block. */
-export function countBlock({ text, tokens, sentences }: AnalysedBlock): Counts {
+export function countBlock({ kind, text, tokens, sentences }: AnalysedBlock): Counts {
   let words = 0;
   for (const { kind } of tokens) if (kind !== "punctuation" && kind !== "object") words++;
   return {
     words,
-    sentences: words > 0 ? sentences.length : 0,
+    sentences: PROSE.has(kind) && words > 0 ? sentences.length : 0,
+    proseWords: PROSE.has(kind) ? words : 0,
     characters: text.length,
     paragraphs: words > 0 ? 1 : 0,
   };
@@ -31,11 +44,12 @@ export function countBlock({ text, tokens, sentences }: AnalysedBlock): Counts {
 /** The counts added up. */
 export function addCounts(all: Iterable<Counts>): Counts {
   const total = { ...NO_COUNTS };
-  for (const { words, sentences, characters, paragraphs } of all) {
-    total.words += words;
-    total.sentences += sentences;
-    total.characters += characters;
-    total.paragraphs += paragraphs;
+  for (const one of all) {
+    total.words += one.words;
+    total.sentences += one.sentences;
+    total.proseWords += one.proseWords;
+    total.characters += one.characters;
+    total.paragraphs += one.paragraphs;
   }
   return total;
 }

@@ -26,7 +26,7 @@ export function Desk({ nonce }: { nonce: string }) {
   const session = useMemo(() => new DeskSession(id), [id]);
   const state = useSyncExternalStore(session.subscribe, session.getSnapshot);
   const galley = useRef<Galley | null>(null);
-  const [sheet, setSheet] = useState<Sheet>(null);
+  const [sheet, setSheet] = useState<Sheet>("occurrences");
   const [asking, setAsking] = useState(false);
   const [exporting, setExporting] = useState(false);
   const [keysShown, setKeysShown] = useState(false);

@@ -73,7 +73,7 @@ function Readings({ state }: { state: DeskState }) {
   const rows: [string, string][] = [
     ["Words", figure(counts.words)],
     ["Sentences", figure(counts.sentences)],
-    ["Words a sentence", (counts.words / Math.max(1, counts.sentences)).toFixed(1)],
+    ["Words a sentence", (counts.proseWords / Math.max(1, counts.sentences)).toFixed(1)],
     ["Characters", figure(counts.characters)],
     ["Paragraphs", figure(counts.paragraphs)],
     ["To read", duration(readingMinutes(counts.words))],

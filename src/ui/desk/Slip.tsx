@@ -52,7 +52,9 @@ export function Slip({ state, session, commands, asking }: SlipProps) {
         {subject.kind === "mark" ? (
           <>
             <Act letter="S" label="stet" run={() => void session.stet(false)} />
-            <Act letter="W" label="word list" run={() => void session.listWord()} />
+            {checkById(subject.place.mark.rule)?.takesWords ? (
+              <Act letter="W" label="word list" run={() => void session.listWord()} />
+            ) : null}
           </>
         ) : null}
         <Act letter="Q" label="query" run={commands.openQuery} />

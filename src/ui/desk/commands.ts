@@ -2,12 +2,12 @@ import type { DeskSession } from "./session.ts";
 
 /** What the desk's keys and buttons do beside the session's own decisions. */
 export interface DeskCommands {
-  openQuery(): void;
-  closeQuery(): void;
-  editHere(): void;
-  find(): void;
-  showOccurrences(): void;
-  showKeys(): void;
+  openQuery: () => void;
+  closeQuery: () => void;
+  editHere: () => void;
+  find: () => void;
+  showOccurrences: () => void;
+  showKeys: () => void;
 }
 
 /** The keys of the walk, as the list of keys shows them. */
@@ -50,7 +50,7 @@ export function runKey(
     void session.take(Math.max(0, previewed), event.shiftKey);
     return true;
   }
-  const run = actionsOf(session, commands)[event.shiftKey ? `⇧${event.key}` : event.key];
+  const run = actionsOf(session, commands).get(event.shiftKey ? `⇧${event.key}` : event.key);
   run?.();
   return run !== undefined;
 }
@@ -63,21 +63,21 @@ function runControlKey(event: KeyboardEvent, session: DeskSession): boolean {
   return true;
 }
 
-function actionsOf(session: DeskSession, commands: DeskCommands): Record<string, () => void> {
-  return {
-    ArrowDown: () => session.next(),
-    ArrowUp: () => session.previous(),
-    Escape: () => session.dismiss(),
-    s: () => void session.stet(false),
-    "⇧S": () => void session.stet(true),
-    w: () => void session.listWord(),
-    u: () => void session.undoLast(),
-    "⇧U": () => void session.redo(),
-    q: commands.openQuery,
-    e: commands.editHere,
-    g: commands.showOccurrences,
-    "/": commands.find,
-    "⇧?": commands.showKeys,
-    "?": commands.showKeys,
-  };
+function actionsOf(session: DeskSession, commands: DeskCommands): Map<string, () => void> {
+  return new Map<string, () => void>([
+    ["ArrowDown", () => session.next()],
+    ["ArrowUp", () => session.previous()],
+    ["Escape", () => session.dismiss()],
+    ["s", () => void session.stet(false)],
+    ["⇧S", () => void session.stet(true)],
+    ["w", () => void session.listWord()],
+    ["u", () => void session.undoLast()],
+    ["⇧U", () => void session.redo()],
+    ["q", commands.openQuery],
+    ["e", commands.editHere],
+    ["g", commands.showOccurrences],
+    ["/", commands.find],
+    ["?", commands.showKeys],
+    ["⇧?", commands.showKeys],
+  ]);
 }

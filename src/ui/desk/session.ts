@@ -1,22 +1,10 @@
 import { proxy } from "comlink";
+import { checkById } from "../../core/checks/index.ts";
 import type { CheckSettings } from "../../core/engine.ts";
 import type { Exported, ExportForm, Problem } from "../../core/formats/document.ts";
-import { type Decision, type Draft, inForce } from "../../core/ledger/decision.ts";
-import {
-  append,
-  enter,
-  type Ledger,
-  lastRedoable,
-  lastUndoable,
-  ledgerEdits,
-  netEdits,
-  replay,
-  undo,
-} from "../../core/ledger/ledger.ts";
-import { SettledPlaces } from "../../core/ledger/settled.ts";
-import { applyEdits, invertEdits, mapPosition } from "../../core/manuscript/edits.ts";
-import { copyLayout, shiftBlocks, shiftSpans, whyRefused } from "../../core/manuscript/layout.ts";
-import type { Block, Edit, Manuscript, Span, Variety } from "../../core/manuscript/model.ts";
+import type { Decision, Draft } from "../../core/ledger/decision.ts";
+import { lastRedoable, lastUndoable, undo } from "../../core/ledger/ledger.ts";
+import type { Block, Edit, Manuscript, Variety } from "../../core/manuscript/model.ts";
 import { NotKept } from "../../store/failure.ts";
 import { type Hold, holdDocument } from "../../store/hold.ts";
 import { addWord, readWords, removeWord } from "../../store/house.ts";
@@ -24,7 +12,8 @@ import { readDecisions, writeDecision } from "../../store/ledger.ts";
 import { readOriginal, readRecord, updateRecord } from "../../store/shelf.ts";
 import { connectProofreader, type ProofreaderLink } from "../../worker/connect.ts";
 import type { Update } from "../../worker/proofreader.ts";
-import { MarksBoard, type PlacedMark, placesOf } from "./marks-board.ts";
+import { DeskDocument } from "./desk-document.ts";
+import type { PlacedMark } from "./marks-board.ts";
 import type { DeskState, PlacedChoice, Subject } from "./state.ts";
 
 /** Milliseconds without typing after which what was typed becomes one decision. */
@@ -69,14 +58,7 @@ export class DeskSession {
   private readonly listeners = new Set<() => void>();
   private readonly worker: ProofreaderLink = connectProofreader();
   private galley: GalleyFace | null = null;
-  private ledger: Ledger | null = null;
-  private settled = new SettledPlaces();
-  private board = new MarksBoard([]);
-  private layout: { blocks: Block[]; spans: Span[] } = { blocks: [], spans: [] };
-  /** The text as on screen, typing included. */
-  private text = "";
-  /** Steps typed since the ledger's text. */
-  private typed: Edit[][] = [];
+  private copy = new DeskDocument({ text: "", blocks: [], spans: [] }, []);
   private typingTimer: ReturnType<typeof setTimeout> | undefined;
   private shelfTimer: ReturnType<typeof setTimeout> | undefined;
   private queue: Promise<void> = Promise.resolve();
@@ -128,17 +110,17 @@ export class DeskSession {
 
   /** The manuscript as it stands, for the galley to start from. */
   current(): Pick<Manuscript, "text" | "blocks" | "spans"> {
-    return { text: this.text, ...this.layout };
+    return this.copy.current();
   }
 
   blockAt(index: number): Block | undefined {
-    return this.layout.blocks[index];
+    return this.copy.layout.blocks[index];
   }
 
   /** Why the reader may not make a change; null when they may. */
   whyRefused(edit: Edit): string | null {
     if (this.state.reading) return "This document is open in another tab, which does the writing.";
-    return whyRefused(this.text, this.layout, edit);
+    return this.copy.whyRefused(edit);
   }
 
   say(notice: string): void {
@@ -172,7 +154,7 @@ export class DeskSession {
 
   /** Opens the slip for a word without a mark, or the mark that stands there. */
   async atHand(from: number, to: number): Promise<void> {
-    const word = this.text.slice(from, to);
+    const word = this.copy.text.slice(from, to);
     if (!/^[\p{L}\p{M}'’-]+$/u.test(word)) return;
     const marked = this.state.open.find((place) => place.from < to && place.to > from);
     if (marked) this.focus({ kind: "mark", place: marked });
@@ -255,6 +237,10 @@ export class DeskSession {
     return this.enqueue(async () => {
       const { subject, record } = this.state;
       if (subject?.kind !== "mark" || !record) return;
+      if (!checkById(subject.place.mark.rule)?.takesWords) {
+        this.say("Only a word that no dictionary has goes on the word list.");
+        return;
+      }
       const word = subject.place.mark.text;
       const marks = [anchorOf(subject.place)];
       const decided = await this.decide({
@@ -273,7 +259,7 @@ export class DeskSession {
   /** Takes back the newest decision. */
   undoLast(): Promise<void> {
     return this.enqueue(async () => {
-      const decision = this.ledger && lastUndoable(this.ledger);
+      const decision = lastUndoable(this.copy.history);
       if (decision) await this.undoNow(decision.seq);
       else this.say("There is nothing to undo.");
     });
@@ -287,7 +273,7 @@ export class DeskSession {
   /** Takes back the newest undo. */
   redo(): Promise<void> {
     return this.enqueue(async () => {
-      const decision = this.ledger && lastRedoable(this.ledger);
+      const decision = lastRedoable(this.copy.history);
       if (decision) await this.undoNow(decision.seq);
       else this.say("There is nothing to redo.");
     });
@@ -295,8 +281,8 @@ export class DeskSession {
 
   /** Takes in what was typed; it becomes a decision when the typing pauses. */
   type(edits: Edit[]): void {
-    this.typed.push(edits);
-    this.shift(edits);
+    this.copy.type(edits);
+    this.recheck(edits);
     this.publish({ kept: { state: "keeping" }, subject: null, choices: null, notice: "" });
     clearTimeout(this.typingTimer);
     this.typingTimer = setTimeout(() => void this.flushTyping(), TYPING_PAUSE_MS);
@@ -334,19 +320,9 @@ export class DeskSession {
   async export(form: ExportForm, author: string): Promise<Exported | { problem: Problem }> {
     await this.flushTyping();
     const bytes = await readOriginal(this.id);
-    const { ledger } = this;
     const { manuscript } = this.state;
-    if (!bytes || !ledger || !manuscript) throw new Error("nothing is open");
-    const edits = ledgerEdits(ledger);
-    const back = invertEdits(ledger.original, edits);
-    const queries = this.settled
-      .places()
-      .filter(({ decision }) => decision.act === "query")
-      .map(({ decision, from, to }) => ({
-        from: mapPosition(from, back, "before"),
-        to: mapPosition(to, back, "after"),
-        text: decision.note ?? "",
-      }));
+    if (!bytes || !manuscript) throw new Error("nothing is open");
+    const { edits, queries } = this.copy.outcome();
     return this.worker.write({
       bytes,
       format: manuscript.origin.format,
@@ -370,38 +346,26 @@ export class DeskSession {
     for (const listener of this.listeners) listener();
   }
 
-  /** Replays the stored ledger. A list that does not fit the original is cut where it stops fitting. */
+  /** Replays the stored ledger; one that does not fit the original is left aside, and said so. */
   private async restore(manuscript: Manuscript): Promise<void> {
     const decisions = await readDecisions(this.id);
-    let ledger: Ledger;
     try {
-      ledger = replay(manuscript.text, decisions);
-    } catch {
-      ledger = replay(manuscript.text, []);
+      this.copy = new DeskDocument(manuscript, decisions);
+    } catch (error) {
+      if (!(error instanceof RangeError)) throw error;
+      this.copy = new DeskDocument(manuscript, []);
       this.publish({
         notice: "The stored decisions do not fit this document and were left aside.",
       });
     }
-    this.ledger = ledger;
-    this.settled = new SettledPlaces();
-    this.layout = copyLayout(manuscript);
-    this.board = new MarksBoard(this.layout.blocks);
-    this.text = ledger.text;
-    for (const decision of ledger.decisions) {
-      this.settled.add(decision);
-      shiftBlocks(this.layout.blocks, decision.edits);
-      shiftSpans(this.layout.spans, decision.edits);
-    }
-    this.publish({ decisions: ledger.decisions, standing: inForce(ledger.decisions) });
+    this.publish({ decisions: this.copy.decisions, standing: this.copy.inForce });
   }
 
   /** The other tab let go: read what it decided, then write from here on. */
   private async takeOver(manuscript: Manuscript): Promise<void> {
-    const before = this.text;
+    const known = this.copy.decisions.length;
     await this.restore(manuscript);
-    if (this.text !== before) {
-      this.galley?.apply([{ from: 0, to: before.length, insert: this.text }]);
-    }
+    for (const { edits } of this.copy.decisions.slice(known)) this.galley?.apply(edits);
     this.publish({ reading: false, notice: "The other tab let go; decisions are made here now." });
     await this.check();
   }
@@ -417,15 +381,16 @@ export class DeskSession {
   }
 
   private async check(): Promise<void> {
-    const revision = this.board.revision;
+    const { board } = this.copy;
+    const { revision } = board;
     const update = await this.worker.check(
       this.current(),
       this.settings(),
       proxy((progress) => this.publish({ progress })),
     );
     if (!update) return;
-    if (this.board.revision !== revision) return this.check();
-    this.board.report(update.marks, revision);
+    if (this.copy.board !== board || board.revision !== revision) return this.check();
+    board.report(update.marks, revision);
     this.publish({ phase: "ready", counts: update.counts });
     this.refresh("all");
     this.noteOnShelf();
@@ -436,26 +401,22 @@ export class DeskSession {
   }
 
   private async configure(): Promise<void> {
-    const revision = this.board.revision;
+    const { revision } = this.copy.board;
     this.takeReport(await this.worker.configure(this.settings()), revision);
   }
 
   private takeReport(update: Update | null, revision: number): void {
     if (!update) return;
-    const changed = this.board.report(update.marks, revision);
+    const changed = this.copy.board.report(update.marks, revision);
     this.publish({ counts: update.counts });
     this.refresh(changed);
   }
 
   /** Publishes the open marks and has the changed ones drawn. */
   private refresh(blocks: "all" | readonly number[]): void {
-    const open = this.board.open(this.settled);
-    const corrected = this.state.decisions.reduce(
-      (sum, { seq, act, marks }) =>
-        act === "correct" && this.state.standing.has(seq) ? sum + marks.length : sum,
-      0,
-    );
-    this.publish({ open, total: this.board.all().length + corrected });
+    const open = this.copy.openMarks();
+    const total = this.copy.board.all().length + this.copy.correctedCount();
+    this.publish({ open, total });
     this.galley?.redraw(blocks);
   }
 
@@ -482,8 +443,11 @@ export class DeskSession {
   private async loadChoices(subject: Exclude<Subject, null>): Promise<void> {
     const choices = await this.choicesFor(subject);
     if (this.state.subject !== subject) return;
-    this.publish({ choices, previewed: subject.kind === "mark" && choices[0] ? 0 : -1 });
-    this.galley?.preview(subject.kind === "mark" ? (choices[0]?.edits ?? []) : []);
+    // What is probably a name is not shown struck out.
+    const first =
+      subject.kind === "mark" && subject.place.mark.weight === "fix" ? choices[0] : null;
+    this.publish({ choices, previewed: first ? 0 : -1 });
+    this.galley?.preview(first?.edits ?? []);
   }
 
   private async choicesFor(subject: Exclude<Subject, null>): Promise<PlacedChoice[]> {
@@ -545,51 +509,44 @@ export class DeskSession {
   /** Writes a decision down, then shows it and moves on. */
   private async decide(draft: Draft): Promise<boolean> {
     await this.keepTyping();
-    const { ledger } = this;
-    if (!ledger) return false;
-    if (this.state.reading) {
-      this.say("This document is open in another tab, which does the writing.");
-      return false;
-    }
-    const refusal = draft.edits.map((edit) => this.whyRefused(edit)).find(Boolean);
+    const refusal = this.state.reading
+      ? "This document is open in another tab, which does the writing."
+      : draft.edits.map((edit) => this.whyRefused(edit)).find(Boolean);
     if (refusal) {
       this.say(refusal);
       return false;
     }
-    const decision = enter(ledger, draft, new Date().toISOString());
+    const decision = this.copy.enter(draft, new Date().toISOString());
     this.publish({ kept: { state: "keeping" } });
     await writeDecision(this.id, decision);
-    this.record(append(ledger, decision), decision);
+    this.copy.apply(decision);
     if (decision.edits.length > 0) {
-      this.shift(decision.edits);
+      this.recheck(decision.edits);
       this.galley?.apply(decision.edits);
     }
-    this.refresh(this.blocksOf(decision));
+    this.publishLedger();
+    this.refresh(this.copy.blocksOf(decision));
     if (draft.act !== "undo" && draft.act !== "word") this.next();
     return true;
   }
 
   private async keepTyping(): Promise<void> {
-    const { ledger } = this;
-    if (!ledger || this.typed.length === 0) return;
-    const steps = this.typed;
-    const edits = netEdits(ledger.text, steps);
-    if (edits.length > 0) {
-      const draft: Draft = { act: "edit", scope: "here", marks: [], edits };
-      const decision = enter(ledger, draft, new Date().toISOString());
+    const typed = this.copy.typedDraft();
+    if (!typed) return;
+    let decision: Decision | null = null;
+    if (typed.draft.edits.length > 0) {
+      decision = this.copy.enter(typed.draft, new Date().toISOString());
       await writeDecision(this.id, decision);
-      this.record(append(ledger, decision), decision);
-    } else this.publish({ kept: { state: "kept", at: new Date() } });
-    this.typed = this.typed.slice(steps.length);
+    }
+    this.copy.recordTyped(decision, typed.steps);
+    this.publishLedger();
     this.refresh([]);
   }
 
-  private record(ledger: Ledger, decision: Decision): void {
-    this.ledger = ledger;
-    this.settled.add(decision);
+  private publishLedger(): void {
     this.publish({
-      decisions: ledger.decisions,
-      standing: inForce(ledger.decisions),
+      decisions: this.copy.decisions,
+      standing: this.copy.inForce,
       kept: { state: "kept", at: new Date() },
     });
     this.noteOnShelf();
@@ -597,14 +554,12 @@ export class DeskSession {
 
   private async undoNow(seq: number): Promise<void> {
     await this.keepTyping();
-    const { ledger } = this;
-    if (!ledger) return;
-    const result = undo(ledger, seq);
+    const result = undo(this.copy.history, seq);
     if ("refusal" in result) {
       this.say(result.refusal);
       return;
     }
-    const target = ledger.decisions[seq - 1];
+    const target = this.copy.decisions[seq - 1];
     if (!(await this.decide(result.draft))) return;
     await this.followWord(target);
     const place = target?.marks[0]?.from ?? result.draft.edits[0]?.from ?? this.place();
@@ -618,7 +573,7 @@ export class DeskSession {
   /** A word list follows the decision that added to it: off when undone, on again when redone. */
   private async followWord(target: Decision | undefined): Promise<void> {
     const decision =
-      target?.act === "undo" ? this.ledger?.decisions[(target.undoes ?? 0) - 1] : target;
+      target?.act === "undo" ? this.copy.decisions[(target.undoes ?? 0) - 1] : target;
     if (decision?.act !== "word" || decision.word === undefined) return;
     const { word } = decision;
     const title = this.state.record?.title ?? "";
@@ -632,20 +587,10 @@ export class DeskSession {
     await this.configure();
   }
 
-  /** Moves everything that has a position through edits, and has the worker re-check. */
-  private shift(edits: readonly Edit[]): void {
-    const places = placesOf(this.layout.blocks, edits);
-    this.text = applyEdits(this.text, edits);
-    shiftBlocks(this.layout.blocks, edits);
-    shiftSpans(this.layout.spans, edits);
-    this.board.shift(edits, places);
-    const revision = this.board.revision;
+  /** Has the worker look again at what edits touched. */
+  private recheck(edits: readonly Edit[]): void {
+    const { revision } = this.copy.board;
     void this.worker.edit([...edits]).then((update) => this.takeReport(update, revision));
-  }
-
-  private blocksOf({ marks, edits }: Decision): number[] {
-    const places = [...marks, ...edits];
-    return [...new Set(placesOf(this.layout.blocks, places.map(asEdit)).map(({ block }) => block))];
   }
 
   private noteOnShelf(): void {
@@ -678,8 +623,4 @@ function anchorOf({ mark, from, to }: PlacedMark) {
 
 function moved(edits: readonly Edit[], by: number): Edit[] {
   return edits.map((edit) => ({ ...edit, from: edit.from + by, to: edit.to + by }));
-}
-
-function asEdit({ from, to }: { from: number; to: number }): Edit {
-  return { from, to, insert: "" };
 }

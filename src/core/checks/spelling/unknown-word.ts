@@ -53,6 +53,7 @@ export const unknownWord: Check<UnknownWord> = {
     { leave: "Dr. Orrin Vale read the gauge at the well-known GH-104 mark, 3rd from left." },
     { leave: "See https://gannet-head.example/tydes or write to keper@gannet-head.example." },
   ],
+  takesWords: true,
   examine,
   judge,
   choose(text, finding, { language, variety }) {
@@ -125,16 +126,27 @@ function followsTitle(block: AnalysedBlock, index: number): boolean {
   return false;
 }
 
+/** How a word is used in the whole document. */
+interface Use {
+  all: number;
+  /** With a capital, and with one that no sentence start explains. */
+  capital: number;
+  inside: number;
+  /** Somewhere a title or an initial introduces it, or it stands in a reference. */
+  named: boolean;
+}
+
 function judge(facts: readonly PlacedFact<UnknownWord>[], circumstances: Circumstances): Finding[] {
   const { words, variety } = circumstances;
   const column = VARIETIES.indexOf(variety);
   const open = facts.filter(({ fact }) => fact.verdicts[column] !== "known");
-  const uses = new Map<string, { all: number; capital: number; inside: number }>();
+  const uses = new Map<string, Use>();
   for (const { fact } of open) {
     const { key } = fact;
-    const count = uses.get(key) ?? { all: 0, capital: 0, inside: 0 };
+    const count = uses.get(key) ?? { all: 0, capital: 0, inside: 0, named: false };
     uses.set(key, count);
     count.all++;
+    count.named ||= fact.named;
     if (isCapitalised(fact.word)) count.capital++;
     if (isCapitalised(fact.word) && !fact.opening) count.inside++;
   }
@@ -144,7 +156,7 @@ function judge(facts: readonly PlacedFact<UnknownWord>[], circumstances: Circums
     if (words.has(key) || words.has(fact.word.toLowerCase()) || !use) return [];
     const other = fact.verdicts[column] === "other-variety";
     const name = !other && isCapitalised(fact.word) && use.inside > 0;
-    if (name && (fact.named || (use.capital === use.all && use.all >= NAME_RECURS))) return [];
+    if (name && (use.named || (use.capital === use.all && use.all >= NAME_RECURS))) return [];
     const finding: Finding = {
       block,
       from: fact.from,

@@ -1,7 +1,7 @@
 import { trimEdit } from "../../manuscript/edits.ts";
 import { blockIndexAt } from "../../manuscript/layout.ts";
 import { type Edit, LINE_SEPARATOR } from "../../manuscript/model.ts";
-import { guessKind, type ReadFile, titleOf } from "../assemble.ts";
+import { guessKind, type ReadFile, titleFromName } from "../assemble.ts";
 import { FormatProblem } from "../problem.ts";
 import { keepWraps } from "../source-map.ts";
 import { canEncode, decodeText, encodeText } from "../text-source.ts";
@@ -12,8 +12,13 @@ export function readTxt(bytes: Uint8Array, fileName: string): ReadFile {
   const { blocks, spans, text } = layOutText(decodeText(bytes).text);
   if (text.trim() === "") throw noText();
   const assembled = { blocks, spans, text };
-  const title = titleOf(assembled, fileName);
-  return { ...assembled, title, kind: guessKind(assembled), warnings: [] };
+  return {
+    ...assembled,
+    // The first line of a plain file is a letterhead as often as a title.
+    title: titleFromName(fileName),
+    kind: guessKind(assembled),
+    warnings: [],
+  };
 }
 
 /**

@@ -9,6 +9,7 @@ import {
 import { drawSelection, EditorView, keymap, type ViewUpdate } from "@codemirror/view";
 import { type Edit, LINE_SEPARATOR, type Manuscript } from "../../../core/manuscript/model.ts";
 import { type DrawnMark, drawMarks, type Focus, fromDesk, placeSlip, setFocus } from "./effects.ts";
+import { findPanel } from "./find-panel.ts";
 import { marginCodes, marginTheme } from "./margin.ts";
 import { drawnIn, focusField, marksField } from "./marks.ts";
 import { slipField, slipPlace } from "./slip.ts";
@@ -61,7 +62,7 @@ export class Galley {
         nonce ? EditorView.cspNonce.of(nonce) : [],
         EditorView.lineWrapping,
         drawSelection(),
-        search({ top: true }),
+        search({ top: true, createPanel: findPanel }),
         keymap.of([
           { key: "Escape", run: () => this.leave() },
           { key: "Mod-z", run: () => this.tell("undo"), preventDefault: true },

@@ -59,5 +59,7 @@ export function slipPlace(view: EditorView, at: number): { at: number; below: bo
   const line = view.state.doc.lineAt(at);
   if (view.domAtPos(at).node.parentElement?.closest(".dr-row")) return { at: line.to, below: true };
   const row = view.moveToLineBoundary(EditorSelection.cursor(at, -1), true, true);
-  return { at: Math.min(Math.max(row.head, at), line.to), below: false };
+  const end = Math.min(Math.max(row.head, at), line.to);
+  // After the last row an inline widget would leave an empty one behind it.
+  return { at: end, below: end === line.to };
 }

@@ -154,5 +154,23 @@ export const galleyTheme = EditorView.theme({
     whiteSpace: "normal",
     cursor: "default",
   },
+  ".cm-panels": { backgroundColor: "var(--sheet)", color: "var(--ink)" },
+  ".cm-panels-top": { borderBottom: "1px solid var(--rule)" },
+  ".dr-find": {
+    display: "flex",
+    alignItems: "center",
+    gap: "16px",
+    padding: `9px ${RIGHT} 9px ${LEFT}`,
+    font: "14px/1.45 var(--font-plain)",
+  },
+  ".dr-find-field": {
+    width: "220px",
+    marginLeft: "6px",
+    borderBottom: "1px solid var(--faint)",
+    padding: "2px 0",
+  },
+  ".dr-find button": { color: "var(--soft)" },
+  ".cm-searchMatch": { backgroundColor: "var(--hair)" },
+  ".cm-searchMatch-selected": { backgroundColor: "var(--tint-now)" },
   ".cm-content > .dr-slip": { width: "100%", margin: "0" },
 });

@@ -1,0 +1,157 @@
+import { type Decision, type Draft, inForce } from "../../core/ledger/decision.ts";
+import {
+  append,
+  enter,
+  type Ledger,
+  ledgerEdits,
+  netEdits,
+  replay,
+} from "../../core/ledger/ledger.ts";
+import { SettledPlaces } from "../../core/ledger/settled.ts";
+import { applyEdits, invertEdits, mapPosition } from "../../core/manuscript/edits.ts";
+import { copyLayout, shiftBlocks, shiftSpans, whyRefused } from "../../core/manuscript/layout.ts";
+import type { Block, Edit, Manuscript, Span } from "../../core/manuscript/model.ts";
+import { MarksBoard, type PlacedMark, placesOf } from "./marks-board.ts";
+
+/** A question to the author, at its place in the original text. */
+export interface PlacedQuery {
+  from: number;
+  to: number;
+  text: string;
+}
+
+/**
+ * One document as it stands: its ledger, where everything in it is now, and what was typed since
+ * the last decision. It knows no screen, no worker and no storage.
+ */
+export class DeskDocument {
+  /** The text as on screen, typing included. */
+  text: string;
+  readonly layout: { blocks: Block[]; spans: Span[] };
+  readonly board: MarksBoard;
+  private ledger: Ledger;
+  private readonly settled = new SettledPlaces();
+  private typed: Edit[][] = [];
+  private standing: ReadonlySet<number>;
+
+  /** Throws RangeError when the decisions do not fit the manuscript. */
+  constructor(
+    manuscript: Pick<Manuscript, "text" | "blocks" | "spans">,
+    decisions: readonly Decision[],
+  ) {
+    this.ledger = replay(manuscript.text, decisions);
+    this.text = this.ledger.text;
+    this.layout = copyLayout(manuscript);
+    this.board = new MarksBoard(this.layout.blocks);
+    for (const decision of decisions) {
+      this.settled.add(decision);
+      shiftBlocks(this.layout.blocks, decision.edits);
+      shiftSpans(this.layout.spans, decision.edits);
+    }
+    this.standing = inForce(decisions);
+  }
+
+  get decisions(): readonly Decision[] {
+    return this.ledger.decisions;
+  }
+
+  /** Numbers of the decisions that no standing undo takes back. */
+  get inForce(): ReadonlySet<number> {
+    return this.standing;
+  }
+
+  /** The ledger, for questions about undoing. */
+  get history(): Ledger {
+    return this.ledger;
+  }
+
+  /** The manuscript as it stands, typing included. */
+  current(): Pick<Manuscript, "text" | "blocks" | "spans"> {
+    return { text: this.text, ...this.layout };
+  }
+
+  /** Why an edit cannot be made, as a sentence; null when it can. */
+  whyRefused(edit: Edit): string | null {
+    return whyRefused(this.text, this.layout, edit);
+  }
+
+  /** Marks that nothing has settled. */
+  openMarks(): PlacedMark[] {
+    return this.board.open(this.settled);
+  }
+
+  /** Marks that standing corrections took away. */
+  correctedCount(): number {
+    let corrected = 0;
+    for (const { seq, act, marks } of this.ledger.decisions) {
+      if (act === "correct" && this.standing.has(seq)) corrected += marks.length;
+    }
+    return corrected;
+  }
+
+  /** Takes in a step of typing; it joins the ledger with `typedDraft`. */
+  type(edits: readonly Edit[]): void {
+    this.typed.push([...edits]);
+    this.shift(edits);
+  }
+
+  /** What was typed as one decision to come, and how many steps it covers; null without any. */
+  typedDraft(): { draft: Draft; steps: number } | null {
+    const steps = this.typed.length;
+    if (steps === 0) return null;
+    const edits = netEdits(this.ledger.text, this.typed);
+    return { draft: { act: "edit", scope: "here", marks: [], edits }, steps };
+  }
+
+  /** Completes a draft; the text is the ledger's, without what was typed since. */
+  enter(draft: Draft, at: string): Decision {
+    return enter(this.ledger, draft, at);
+  }
+
+  /** Enters a decision whose edits are already in the text, as typing is. */
+  recordTyped(decision: Decision | null, steps: number): void {
+    this.typed = this.typed.slice(steps);
+    if (decision) this.record(decision);
+  }
+
+  /** Enters a decision and makes its edits. */
+  apply(decision: Decision): void {
+    this.record(decision);
+    if (decision.edits.length > 0) this.shift(decision.edits);
+  }
+
+  /** Edits and questions on the original text. */
+  outcome(): { edits: Edit[]; queries: PlacedQuery[] } {
+    const edits = ledgerEdits(this.ledger);
+    const back = invertEdits(this.ledger.original, edits);
+    const queries = this.settled
+      .places()
+      .filter(({ decision }) => decision.act === "query")
+      .map(({ decision, from, to }) => ({
+        from: mapPosition(from, back, "before"),
+        to: mapPosition(to, back, "after"),
+        text: decision.note ?? "",
+      }));
+    return { edits, queries };
+  }
+
+  /** Numbers of the blocks a decision is about, after it was made. */
+  blocksOf({ marks, edits }: Decision): number[] {
+    const places = [...marks, ...edits].map(({ from, to }) => ({ from, to, insert: "" }));
+    return [...new Set(placesOf(this.layout.blocks, places).map(({ block }) => block))];
+  }
+
+  private record(decision: Decision): void {
+    this.ledger = append(this.ledger, decision);
+    this.settled.add(decision);
+    this.standing = inForce(this.ledger.decisions);
+  }
+
+  private shift(edits: readonly Edit[]): void {
+    const places = placesOf(this.layout.blocks, edits);
+    this.text = applyEdits(this.text, edits);
+    shiftBlocks(this.layout.blocks, edits);
+    shiftSpans(this.layout.spans, edits);
+    this.board.shift(edits, places);
+  }
+}
