@@ -38,6 +38,8 @@ export const decisionSchema = z.object({
   word: z.string().optional(),
   /** The entry taken back, for "undo". */
   undoes: z.number().int().positive().optional(),
+  /** Its edits do not correspond one by one to the edits of the entry taken back. */
+  regrouped: z.boolean().optional(),
 });
 
 export type Decision = z.infer<typeof decisionSchema>;

@@ -56,18 +56,42 @@ export function undo(ledger: Ledger, seq: number): UndoResult {
   const decision = ledger.decisions[seq - 1];
   if (!decision) return { refusal: "There is no such decision." };
   if (!inForce(ledger.decisions).has(seq)) return { refusal: "This decision is already undone." };
-  const later = ledger.decisions.slice(seq);
-  const moved = followEdits(decision.inverse, later);
-  if ("blockedBy" in moved) {
-    const blockedBy = ledger.decisions[moved.blockedBy - 1];
-    return {
-      refusal: "The text was changed again later. Undo that later change first.",
-      ...(blockedBy ? { blockedBy } : {}),
-    };
-  }
+  const draft = { act: "undo", scope: decision.scope, marks: [], undoes: seq } as const;
+  const moved = followEdits(decision.inverse, ledger.decisions.slice(seq));
+  if ("edits" in moved) return { draft: { ...draft, marks: [], edits: moved.edits } };
+  const without = lastUndoable(ledger)?.seq === seq ? withoutNewest(ledger, decision) : null;
+  if (without) return { draft: { ...draft, marks: [], edits: without, regrouped: true } };
+  const blockedBy = ledger.decisions[moved.blockedBy - 1];
   return {
-    draft: { act: "undo", scope: decision.scope, marks: [], edits: moved.edits, undoes: seq },
+    refusal: "The text was changed again later. Undo that later change first.",
+    ...(blockedBy ? { blockedBy } : {}),
   };
+}
+
+/**
+ * Edits that take the newest standing decision back, whatever was decided and undone after it: the
+ * text before it, with the standing undos of older decisions made again there. This keeps undoing
+ * from the newest backwards always possible. Null where one of these cannot be made again.
+ */
+function withoutNewest(ledger: Ledger, decision: Decision): Edit[] | null {
+  const standing = inForce(ledger.decisions);
+  const later = ledger.decisions.slice(decision.seq);
+  const before = replay(ledger.original, ledger.decisions.slice(0, decision.seq - 1));
+  let rest = before;
+  const again: (readonly Edit[])[] = [];
+  for (const { seq, undoes, at } of later) {
+    if (undoes === undefined || undoes >= decision.seq || !standing.has(seq)) continue;
+    const result = undo(rest, undoes);
+    if ("refusal" in result) return null;
+    const made = enter(rest, result.draft, at);
+    rest = append(rest, made);
+    again.push(made.edits);
+  }
+  const there = netEdits(
+    before.text,
+    [decision, ...later].map(({ edits }) => edits),
+  );
+  return netEdits(ledger.text, [invertEdits(before.text, there), ...again]);
 }
 
 /** The newest decision that undoing makes sense for: standing, and not itself an undo. */

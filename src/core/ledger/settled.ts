@@ -1,5 +1,5 @@
 import type { Anchor, Decision } from "./decision.ts";
-import { follow, type Tracked, track } from "./tracking.ts";
+import { follow, placeOf, type Tracked, track } from "./tracking.ts";
 
 /** A place that a standing decision lets stand or asks about, and where it is now. */
 export interface Settled {
@@ -35,11 +35,10 @@ export class SettledPlaces {
 
   /** Every settled place that is in the text now. */
   places(): Settled[] {
-    return this.following.flatMap(({ decision, anchor, tracked }) =>
-      tracked.state === "here" && !this.isUndone(decision.seq)
-        ? [{ decision, anchor, from: tracked.from, to: tracked.to }]
-        : [],
-    );
+    return this.following.flatMap(({ decision, anchor, tracked }) => {
+      const place = placeOf(tracked);
+      return place && !this.isUndone(decision.seq) ? [{ decision, anchor, ...place }] : [];
+    });
   }
 
   /** Whether everything this rule says about this text is to stand. */

@@ -1,45 +1,102 @@
-import { mapPosition, touches } from "../manuscript/edits.ts";
+import { type Lean, mapPosition, touches } from "../manuscript/edits.ts";
 import type { Edit, Range } from "../manuscript/model.ts";
 import type { Decision } from "./decision.ts";
 
 /**
- * Following a range of text through later decisions. A range whose text is replaced is hidden, not
- * lost: when that very decision is undone, the range comes back to where its text comes back.
+ * Following a range of text through later decisions. A range whose text is changed is wounded, not
+ * lost: when the very decision that changed it is undone, it is whole again, at the place where its
+ * text came back. Where it cannot be told whether a change lies inside or beside, it counts as inside.
  */
-export type Tracked =
-  | { state: "here"; from: number; to: number }
-  | { state: "hidden"; by: number; edit: number; offset: number; length: number }
-  | { state: "lost"; by: number };
+export interface Tracked {
+  from: End;
+  /** For a point, where both ends are one, null. */
+  to: End | null;
+  /** Standing decisions that changed the text inside, oldest first. */
+  wounds: readonly number[];
+}
+
+interface End {
+  at: number;
+  /** Texts it stood in or against that were replaced since, oldest first. */
+  homes: readonly Home[];
+}
+
+/** A place in text that an edit of a decision replaced; undoing the decision brings it back. */
+interface Home {
+  by: number;
+  edit: number;
+  offset: number;
+}
 
 /** Starts following a range. */
 export function track(range: Range): Tracked {
-  return { state: "here", from: range.from, to: range.to };
+  const to = range.to > range.from ? { at: range.to, homes: [] } : null;
+  return { from: { at: range.from, homes: [] }, to, wounds: [] };
 }
 
-/** Where the range is after one more decision. */
+/** Where the range is now; null while its text is changed. */
+export function placeOf({ from, to, wounds }: Tracked): Range | null {
+  return wounds.length === 0 ? { from: from.at, to: (to ?? from).at } : null;
+}
+
+/** The range after one more decision. */
 export function follow(tracked: Tracked, decision: Decision): Tracked {
-  if (tracked.state === "lost") return tracked;
-  if (tracked.state === "hidden") return reappear(tracked, decision);
-  for (const [index, edit] of decision.edits.entries()) {
-    if (edit.from > tracked.to) break;
-    if (!touches(edit, tracked)) continue;
-    if (edit.from > tracked.from || edit.to < tracked.to)
-      return { state: "lost", by: decision.seq };
-    const offset = tracked.from - edit.from;
-    const length = tracked.to - tracked.from;
-    return { state: "hidden", by: decision.seq, edit: index, offset, length };
-  }
-  const from = mapPosition(tracked.from, decision.edits, "after");
-  const to = tracked.to === tracked.from ? from : mapPosition(tracked.to, decision.edits, "before");
-  return { state: "here", from, to };
+  return {
+    from: followEnd(tracked.from, decision, "after"),
+    to: tracked.to && followEnd(tracked.to, decision, "before"),
+    wounds: followWounds(tracked, decision),
+  };
 }
 
-function reappear(tracked: Tracked & { state: "hidden" }, decision: Decision): Tracked {
-  if (decision.undoes !== tracked.by) return tracked;
-  const restored = decision.inverse[tracked.edit];
-  if (!restored) return { state: "lost", by: decision.seq };
-  const from = restored.from + tracked.offset;
-  return { state: "here", from, to: from + tracked.length };
+function followWounds({ from, to, wounds }: Tracked, decision: Decision): readonly number[] {
+  const heals = decision.undoes !== undefined && !decision.regrouped;
+  if (decision.undoes !== undefined && heals && wounds.includes(decision.undoes)) {
+    return wounds.filter((seq) => seq !== decision.undoes);
+  }
+  const wounded = decision.edits.some((edit) =>
+    to
+      ? meetsRange(edit, from.at, to.at, wounds.length > 0)
+      : meetsPoint(edit, from.at, decision.undoes !== undefined),
+  );
+  return wounded ? [...wounds, decision.seq] : wounds;
+}
+
+/** Whether an edit changes a range; once part of it is gone, its edges count as inside. */
+function meetsRange(edit: Edit, from: number, to: number, wounded: boolean): boolean {
+  if (!wounded) return touches(edit, { from, to });
+  return edit.from <= Math.max(from, to) && edit.to >= Math.min(from, to);
+}
+
+/**
+ * Whether a decision leaves it open on which side of a point its own text belongs: it takes out text
+ * next to the point, leaving nothing in its place, or puts text back exactly at the point.
+ */
+function meetsPoint(edit: Edit, at: number, isUndo: boolean): boolean {
+  if (edit.from < at && at < edit.to) return true;
+  if (isUndo) return edit.from === at && edit.to === at;
+  return edit.insert === "" && edit.from <= at && at <= edit.to;
+}
+
+function followEnd(end: End, decision: Decision, lean: Lean): End {
+  const undone = decision.regrouped ? undefined : decision.undoes;
+  const home = end.homes.findIndex(({ by }) => by === undone);
+  const restored = decision.inverse[end.homes[home]?.edit ?? -1];
+  if (restored) {
+    const offset = end.homes[home]?.offset ?? 0;
+    return { at: restored.from + offset, homes: end.homes.slice(0, home) };
+  }
+  const edit = decision.edits.findIndex((one) => takesEnd(one, end.at, lean));
+  const from = decision.edits[edit]?.from;
+  const homes =
+    from === undefined
+      ? end.homes
+      : [...end.homes, { by: decision.seq, edit, offset: end.at - from }];
+  return { at: mapPosition(end.at, decision.edits, lean), homes };
+}
+
+/** Whether an edit replaces the character next to an end, on the side of the range. */
+function takesEnd(edit: Edit, at: number, lean: Lean): boolean {
+  return lean === "after" ? at >= edit.from && at < edit.to : at > edit.from && at <= edit.to;
 }
 
 /** Edits that refer to the text before `decisions`, moved to the text after them. */
@@ -50,8 +107,9 @@ export function followEdits(
   const moved: Edit[] = [];
   for (const edit of edits) {
     const end = decisions.reduce(follow, track(edit));
-    if (end.state !== "here") return { blockedBy: end.by };
-    moved.push({ from: end.from, to: end.to, insert: edit.insert });
+    const place = placeOf(end);
+    if (!place) return { blockedBy: end.wounds.at(-1) ?? 0 };
+    moved.push({ ...place, insert: edit.insert });
   }
   return { edits: moved };
 }

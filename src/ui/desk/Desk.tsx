@@ -132,6 +132,7 @@ function useWalkKeys(session: DeskSession, commands: DeskCommands, paused: boole
     if (paused) return;
     const pressed = (event: KeyboardEvent) => {
       const target = event.target instanceof Element ? event.target : null;
+      if (event.defaultPrevented) return;
       if (target?.closest("input, textarea, select, [contenteditable=true], .cm-panel")) return;
       const onControl = target?.closest("button, a, summary") !== null && target !== null;
       if (onControl && (event.key === "Enter" || event.key === " ")) return;

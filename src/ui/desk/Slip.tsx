@@ -37,7 +37,10 @@ export function Slip({ state, session, commands, asking }: SlipProps) {
             key={choice.label}
             type="button"
             onClick={() => void session.take(index, false)}
-            onMouseEnter={() => session.preview(index)}
+            onMouseMove={(event) => {
+              // A slip that opens under a resting pointer must not choose by itself.
+              if (event.movementX !== 0 || event.movementY !== 0) session.preview(index);
+            }}
             onFocus={() => session.preview(index)}
             className={`flex items-baseline gap-2 rounded-xs border bg-sheet py-1 pr-3 pl-1.5 ${
               index === previewed ? "border-ink shadow-[inset_0_-2px_var(--ink)]" : "border-rule"

@@ -62,7 +62,11 @@ export class Galley {
         nonce ? EditorView.cspNonce.of(nonce) : [],
         EditorView.lineWrapping,
         drawSelection(),
-        search({ top: true, createPanel: findPanel }),
+        search({
+          top: true,
+          createPanel: findPanel,
+          scrollToMatch: (range) => EditorView.scrollIntoView(range, { y: "center" }),
+        }),
         keymap.of([
           { key: "Escape", run: () => this.leave() },
           { key: "Mod-z", run: () => this.tell("undo"), preventDefault: true },

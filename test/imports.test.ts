@@ -1,0 +1,88 @@
+import assert from "node:assert/strict";
+import { readdirSync, readFileSync, statSync } from "node:fs";
+import path from "node:path";
+import { test } from "node:test";
+
+const source = path.resolve(import.meta.dirname, "../src");
+
+/** Layers from the lowest: each may import itself and what stands below it. */
+const LAYERS = [
+  "core/manuscript",
+  "core/readings|core/ledger|core/house",
+  "core/language|core/formats",
+  "core/checks",
+  "core/engine.ts",
+  "worker|store|command",
+  "ui",
+  "layouts|pages",
+];
+
+/** Inside core, what may import sideways and upwards beyond the layers' order. */
+const ALSO_ALLOWED = [/^core\/readings -> core\/language$/];
+
+/** Packages that only the interface may use. */
+const SCREEN_PACKAGES =
+  /^(?:react|react-dom|radix-ui|lucide-react|@codemirror\/|localforage|comlink)/;
+
+function filesIn(folder: string): string[] {
+  return readdirSync(folder).flatMap((name) => {
+    const file = path.join(folder, name);
+    return statSync(file).isDirectory() ? filesIn(file) : [file];
+  });
+}
+
+function imports(file: string): string[] {
+  const text = readFileSync(file, "utf8");
+  return [...text.matchAll(/(?:^|\n)(?:import|export)[^"';]*?["']([^"']+)["']/g)].map(
+    (m) => m[1] ?? "",
+  );
+}
+
+function layerOf(file: string): { index: number; name: string } | null {
+  const relative = path.relative(source, file);
+  for (const [index, layer] of LAYERS.entries()) {
+    const name = layer.split("|").find((one) => relative === one || relative.startsWith(`${one}/`));
+    if (name) return { index, name };
+  }
+  return null;
+}
+
+test("imports run downward", () => {
+  const wrong: string[] = [];
+  for (const file of filesIn(source).filter((name) => /\.(?:tsx?|astro)$/.test(name))) {
+    const from = layerOf(file);
+    for (const target of imports(file)) {
+      if (!target.startsWith(".")) continue;
+      const to = layerOf(path.resolve(path.dirname(file), target.replace(/\?.*$/, "")));
+      if (!from || !to) continue;
+      const line = `${from.name} -> ${to.name}`;
+      if (to.index > from.index && !ALSO_ALLOWED.some((one) => one.test(line))) {
+        wrong.push(`${path.relative(source, file)} imports ${target}`);
+      }
+    }
+  }
+  assert.deepEqual(wrong, []);
+});
+
+test("the core imports no interface package and names no DOM global", () => {
+  const wrong: string[] = [];
+  for (const file of filesIn(path.join(source, "core"))) {
+    for (const target of imports(file))
+      if (SCREEN_PACKAGES.test(target)) wrong.push(`${file}: ${target}`);
+    if (
+      /\b(?:document|window|navigator)\.\w/.test(
+        readFileSync(file, "utf8").replace(/^\s*\*.*$/gm, ""),
+      )
+    ) {
+      wrong.push(`${file}: DOM`);
+    }
+  }
+  assert.deepEqual(wrong, []);
+});
+
+test("every file in core stays under 500 lines", () => {
+  const long = filesIn(path.join(source, "core"))
+    .map((file) => ({ file, lines: readFileSync(file, "utf8").split("\n").length }))
+    .filter(({ file, lines }) => lines > 500 && !file.endsWith("read-part.ts"));
+  assert.deepEqual(long, []);
+});
