@@ -43,8 +43,8 @@ export function decodeText(bytes: Uint8Array): TextSource {
 }
 
 function decodeBytes(bytes: Uint8Array): Pick<TextSource, "raw" | "encoding" | "byteOrderMark"> {
-  const decode = (encoding: TextSource["encoding"], skip: number, fatal = true) =>
-    new TextDecoder(encoding, { fatal, ignoreBOM: true }).decode(bytes.subarray(skip));
+  const decode = (encoding: "utf-8" | "utf-16le" | "utf-16be", skip: number) =>
+    new TextDecoder(encoding, { fatal: true, ignoreBOM: true }).decode(bytes.subarray(skip));
   try {
     if (bytes[0] === 0xff && bytes[1] === 0xfe) {
       return { raw: decode("utf-16le", 2), encoding: "utf-16le", byteOrderMark: true };
@@ -58,7 +58,9 @@ function decodeBytes(bytes: Uint8Array): Pick<TextSource, "raw" | "encoding" | "
     return { raw: decode("utf-8", 0), encoding: "utf-8", byteOrderMark: false };
   } catch {
     return {
-      raw: decode("windows-1252", 0, false),
+      raw: Array.from(bytes, (byte) => HIGH_CONTROLS.get(byte) ?? String.fromCharCode(byte)).join(
+        "",
+      ),
       encoding: "windows-1252",
       byteOrderMark: false,
     };
@@ -120,13 +122,21 @@ function concat(head: Uint8Array, tail: Uint8Array): Uint8Array {
   return joined;
 }
 
-let windowsBytes: Map<string, number> | null = null;
+/**
+ * Windows-1252 differs from Latin-1 in bytes 0x80 to 0x9F (WHATWG Encoding Standard, index
+ * windows-1252). It is spelled out because not every runtime's decoder knows the difference.
+ */
+const HIGH_CONTROLS = new Map(
+  [..."€\u0081‚ƒ„…†‡ˆ‰Š‹Œ\u008dŽ\u008f\u0090‘’“”•–—˜™š›œ\u009džŸ"].map((character, index) => [
+    0x80 + index,
+    character,
+  ]),
+);
+const HIGH_BYTES = new Map([...HIGH_CONTROLS].map(([byte, character]) => [character, byte]));
 
 function windows1252(character: string): number | undefined {
-  if (!windowsBytes) {
-    const all = Uint8Array.from({ length: 256 }, (_, byte) => byte);
-    const decoded = new TextDecoder("windows-1252").decode(all);
-    windowsBytes = new Map([...decoded].map((letter, byte) => [letter, byte]));
-  }
-  return windowsBytes.get(character);
+  const code = character.codePointAt(0) ?? 0;
+  return (
+    HIGH_BYTES.get(character) ?? (code < 0x80 || (code >= 0xa0 && code < 0x100) ? code : undefined)
+  );
 }

@@ -28,7 +28,7 @@ export class SettledPlaces {
     if (decision.act !== "stet" && decision.act !== "query") return;
     if (decision.scope === "everywhere") this.everywhere.set(decision.seq, decision.marks);
     for (const anchor of decision.marks) {
-      this.following.push({ decision, anchor, tracked: track(anchor) });
+      this.following.push({ decision, anchor, tracked: track(anchor, false) });
     }
     this.refreshKeys();
   }

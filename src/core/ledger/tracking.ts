@@ -5,7 +5,7 @@ import type { Decision } from "./decision.ts";
 /**
  * Following a range of text through later decisions. A range whose text is changed is wounded, not
  * lost: when the very decision that changed it is undone, it is whole again, at the place where its
- * text came back. Where it cannot be told whether a change lies inside or beside, it counts as inside.
+ * text came back.
  */
 export interface Tracked {
   from: End;
@@ -13,6 +13,8 @@ export interface Tracked {
   to: End | null;
   /** Standing decisions that changed the text inside, oldest first. */
   wounds: readonly number[];
+  /** While wounded, changes at its edges count as inside: for what must never be guessed. */
+  strict: boolean;
 }
 
 interface End {
@@ -28,10 +30,10 @@ interface Home {
   offset: number;
 }
 
-/** Starts following a range. */
-export function track(range: Range): Tracked {
+/** Starts following a range; `strict` where a change beside its wounded edge must count as inside. */
+export function track(range: Range, strict: boolean): Tracked {
   const to = range.to > range.from ? { at: range.to, homes: [] } : null;
-  return { from: { at: range.from, homes: [] }, to, wounds: [] };
+  return { from: { at: range.from, homes: [] }, to, wounds: [], strict };
 }
 
 /** Where the range is now; null while its text is changed. */
@@ -42,20 +44,24 @@ export function placeOf({ from, to, wounds }: Tracked): Range | null {
 /** The range after one more decision. */
 export function follow(tracked: Tracked, decision: Decision): Tracked {
   return {
+    ...tracked,
     from: followEnd(tracked.from, decision, "after"),
     to: tracked.to && followEnd(tracked.to, decision, "before"),
     wounds: followWounds(tracked, decision),
   };
 }
 
-function followWounds({ from, to, wounds }: Tracked, decision: Decision): readonly number[] {
+function followWounds(
+  { from, to, wounds, strict }: Tracked,
+  decision: Decision,
+): readonly number[] {
   const heals = decision.undoes !== undefined && !decision.regrouped;
   if (decision.undoes !== undefined && heals && wounds.includes(decision.undoes)) {
     return wounds.filter((seq) => seq !== decision.undoes);
   }
   const wounded = decision.edits.some((edit) =>
     to
-      ? meetsRange(edit, from.at, to.at, wounds.length > 0)
+      ? meetsRange(edit, from.at, to.at, strict && wounds.length > 0)
       : meetsPoint(edit, from.at, decision.undoes !== undefined),
   );
   return wounded ? [...wounds, decision.seq] : wounds;
@@ -106,7 +112,7 @@ export function followEdits(
 ): { edits: Edit[] } | { blockedBy: number } {
   const moved: Edit[] = [];
   for (const edit of edits) {
-    const end = decisions.reduce(follow, track(edit));
+    const end = decisions.reduce(follow, track(edit, true));
     const place = placeOf(end);
     if (!place) return { blockedBy: end.wounds.at(-1) ?? 0 };
     moved.push({ ...place, insert: edit.insert });

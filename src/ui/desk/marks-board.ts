@@ -78,12 +78,12 @@ export class MarksBoard {
   /** Marks that no standing decision has settled, in reading order. */
   open(settled: SettledPlaces): PlacedMark[] {
     const places = new Set(
-      settled.places().map(({ anchor, from, to }) => `${anchor.rule}@${from}-${to}`),
+      settled.places().map(({ anchor, from, to }) => `${anchor.rule}@${from}-${to}:${anchor.text}`),
     );
     return this.all().filter(
       ({ mark, from, to }) =>
         !settled.standsEverywhere(mark.rule, mark.text) &&
-        !places.has(`${mark.rule}@${from}-${to}`),
+        !places.has(`${mark.rule}@${from}-${to}:${mark.text}`),
     );
   }
 }

@@ -111,10 +111,11 @@ function withMarkup(source: string, cuts: readonly Edit[]): Edit {
   const insert = cuts.map((cut) => cut.insert).join("");
   if (insert === "") {
     const before = /([*_~`]+)$/.exec(source.slice(Math.max(0, from - 4), from))?.[1] ?? "";
-    if (before && source.startsWith([...before].reverse().join(""), to)) {
-      from -= before.length;
-      to += before.length;
-    }
+    const after = /^([*_~`]+)/.exec(source.slice(to, to + 4))?.[1] ?? "";
+    const inside = source.slice(from, to);
+    // Marks whose partners are inside go with them; marks on both sides go together.
+    if (before && (inside.includes(before) || after === before)) from -= before.length;
+    if (after && (inside.includes(after) || after === before)) to += after.length;
   }
   return { from, to, insert };
 }

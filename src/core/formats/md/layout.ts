@@ -241,6 +241,7 @@ class InlineText {
           if (kind && this.text.length > from) {
             this.spans.push({ kind, from, to: this.text.length });
           }
+          if (isOwnTarget(node, this.source)) this.lock(from, "This is the link’s address as well");
         } else {
           this.push(OBJECT_CHARACTER, offsetOf(node), endOf(node));
           this.lock(from, "An image or markup stands here");
@@ -285,6 +286,12 @@ class InlineText {
   private lock(from: number, label: string): void {
     this.spans.push({ kind: "locked", from, to: this.text.length, label });
   }
+}
+
+/** Whether the text of a link is also what it points with: <address>, [label] or [label][]. */
+function isOwnTarget(node: Nodes, source: string): boolean {
+  if (node.type === "linkReference") return node.referenceType !== "full";
+  return node.type === "link" && source[offsetOf(node)] === "<";
 }
 
 const REFERENCE = /^&(?:#[xX]([0-9a-fA-F]{1,6})|#(\d{1,7})|([A-Za-z0-9]+));/;

@@ -1,0 +1,101 @@
+import assert from "node:assert/strict";
+import { describe, test } from "node:test";
+import { readTxt, writeTxt } from "../../src/core/formats/txt/format.ts";
+import { applyEdits } from "../../src/core/manuscript/edits.ts";
+import type { Edit } from "../../src/core/manuscript/model.ts";
+import { seeded } from "../support/random.ts";
+
+const utf8 = (text: string) => new TextEncoder().encode(text);
+const text = (bytes: Uint8Array) => new TextDecoder("utf-8", { ignoreBOM: true }).decode(bytes);
+
+function replace(bytes: Uint8Array, from: string, insert: string) {
+  const read = readTxt(bytes, "t.txt");
+  const at = read.text.indexOf(from);
+  assert.ok(at >= 0, from);
+  return writeTxt(bytes, [{ from: at, to: at + from.length, insert }]);
+}
+
+const WRAPPED =
+  "Thank you for your letter of the third and for the tracing that came\r\n" +
+  "with it. I have compared the tracing with our own sheet of the the\r\n" +
+  "same year, and I think we can now say which mooring it was, and who\r\n" +
+  "was there that day.\r\n\r\nYours,\r\n";
+
+describe("plain text", () => {
+  test("wrapped lines are one paragraph, and short lines are their own", () => {
+    const { blocks, text: copy } = readTxt(utf8(WRAPPED), "t.txt");
+    assert.equal(blocks.length, 2);
+    assert.match(copy, /came with it/);
+    const unwrapped = readTxt(utf8("one\ntwo\nthree\n"), "t.txt");
+    assert.equal(unwrapped.blocks.length, 3);
+  });
+
+  test("keeps byte order mark, line ends and wraps around a change", () => {
+    const bytes = utf8(`\ufeff${WRAPPED}`);
+    const { bytes: written } = replace(bytes, "mooring", "moorings");
+    assert.equal(text(written), `\ufeff${WRAPPED.replace("mooring", "moorings")}`);
+  });
+
+  test("a word taken out at a line's end leaves the line end", () => {
+    const { bytes } = replace(utf8(WRAPPED), "the the same", "the same");
+    assert.match(text(bytes), /sheet of the\r\nsame year/);
+    const acrossLines =
+      "so that the gauge in the harbour will be read by the keeper and the\nthe pilots in turn from the first of May and then by nobody at all.\n";
+    const { bytes: mended } = replace(utf8(acrossLines), "the the pilots", "the pilots");
+    assert.equal(text(mended).split("\n").length, acrossLines.split("\n").length);
+    assert.match(text(mended), /keeper and the\s+pilots in turn/);
+  });
+
+  test("UTF-16 and Windows-1252 come back in their own encoding", () => {
+    const utf16 = Uint8Array.from([
+      0xff,
+      0xfe,
+      ...[..."tide caf\u00e9"].flatMap((c) => [c.charCodeAt(0), 0]),
+    ]);
+    const { bytes } = replace(utf16, "tide", "ebb");
+    assert.equal(new TextDecoder("utf-16le").decode(bytes), "ebb caf\u00e9");
+    const latin = Uint8Array.from([..."caf\u00e9 tide"].map((c) => c.charCodeAt(0)));
+    const { bytes: written } = replace(latin, "tide", "“tide”");
+    // Bytes 0x93 and 0x94 of the WHATWG Encoding Standard's index windows-1252.
+    assert.deepEqual(
+      [...written],
+      [..."caf\u00e9 \u0093tide\u0094"].map((c) => c.charCodeAt(0)),
+    );
+    assert.equal(readTxt(written, "t.txt").text, "caf\u00e9 “tide”");
+    assert.match(replace(latin, "tide", "潮").refused[0]?.reason ?? "", /encoding/);
+  });
+
+  test("line breaks typed into a paragraph become line ends of the file", () => {
+    const { bytes } = replace(utf8("one two\r\n\r\nthree\r\n"), " two", "\u2028two");
+    assert.equal(text(bytes), "one\r\ntwo\r\n\r\nthree\r\n");
+  });
+
+  test("lists, underlined and capital headings are told apart", () => {
+    const source = "THE KEEPER\n\nTimes\n-----\n\n- first\n- second\n\n1. one\n2. two\n";
+    const { blocks } = readTxt(utf8(source), "t.txt");
+    assert.deepEqual(
+      blocks.map(({ kind, marker }) => `${kind}${marker ?? ""}`),
+      ["heading", "heading", "item•", "item•", "item1.", "item2."],
+    );
+  });
+
+  test("random edits in files of every line end read back as the edited text", () => {
+    const random = seeded(6);
+    for (let run = 0; run < 400; run++) {
+      const end = ["\n", "\r\n", "\r"][run % 3] ?? "\n";
+      const source = utf8(WRAPPED.replaceAll("\r\n", end));
+      const { text: copy, blocks } = readTxt(source, "t.txt");
+      const edits: Edit[] = blocks.flatMap(({ from, to }) => {
+        const start = from + Math.floor(random() * (to - from));
+        const stop = Math.min(to, start + Math.floor(random() * 20));
+        return start < stop
+          ? [{ from: start, to: stop, insert: ["", "ebb", "a b"][run % 3] ?? "" }]
+          : [];
+      });
+      const { bytes, refused } = writeTxt(source, edits);
+      assert.deepEqual(refused, []);
+      const squeezed = (one: string) => one.replace(/\s+/g, " ").trim();
+      assert.equal(squeezed(text(bytes)), squeezed(applyEdits(copy, edits)), JSON.stringify(edits));
+    }
+  });
+});
