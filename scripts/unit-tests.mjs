@@ -20,7 +20,7 @@ function testsIn(place) {
 
 const run = spawnSync(
   process.execPath,
-  ["--import", "tsx", "--test", "--test-reporter=spec", ...files],
+  ["--import", "tsx", "--test", "--test-reporter=spec", "--test-timeout=400000", ...files],
   { cwd: root, stdio: "inherit" },
 );
 process.exitCode = run.status ?? 1;

@@ -33,12 +33,16 @@ export function tokenise(text: string): Token[] {
       continue;
     }
     let to = from + 1;
-    while (to < text.length && !isSeparator(text.charCodeAt(to))) to++;
+    const end = Math.min(text.length, from + MAX_STRETCH);
+    while (to < end && !isSeparator(text.charCodeAt(to))) to++;
     if (!scanPlain(text, from, to, tokens)) scanMixed(text, from, to, tokens);
     from = to;
   }
   return tokens;
 }
+
+/** No word or address is longer; a longer stretch is cut, so that hostile text costs no more. */
+const MAX_STRETCH = 256;
 
 function isSeparator(code: number): boolean {
   return code <= 32 || code === 0x2028;

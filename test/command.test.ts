@@ -1,0 +1,139 @@
+import assert from "node:assert/strict";
+import { spawnSync } from "node:child_process";
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import path from "node:path";
+import { after, describe, test } from "node:test";
+import { readDocx } from "../src/core/formats/docx/read.ts";
+import { docx, paragraph } from "./support/docx.ts";
+
+const root = path.resolve(import.meta.dirname, "..");
+const folder = mkdtempSync(path.join(tmpdir(), "dry-run-"));
+after(() => rmSync(folder, { recursive: true }));
+
+function run(args: string[], input = "") {
+  const { stdout, stderr, status } = spawnSync(
+    process.execPath,
+    ["--import", "tsx", path.join(root, "src/command/main.ts"), ...args],
+    { cwd: root, input, encoding: "utf8" },
+  );
+  return { stdout, stderr, status };
+}
+
+function file(name: string, contents: string | Uint8Array): string {
+  const place = path.join(folder, name);
+  writeFileSync(place, contents);
+  return place;
+}
+
+const letter = file("letter.txt", "The colour was recieved.\n\nWe met the the keeper.\n");
+const report = file("report.docx", docx(paragraph("It was recieved.")));
+const broken = file("broken.docx", "no document");
+
+describe("the command", () => {
+  test("check prints one JSON object a file, with offsets into its text", () => {
+    const { stdout, status } = run(["check", "--json", letter, report]);
+    assert.equal(status, 0);
+    const [one, other] = stdout
+      .trim()
+      .split("\n")
+      .map((line) => JSON.parse(line));
+    assert.deepEqual(Object.keys(one), ["file", "variety", "words", "text", "marks"]);
+    assert.equal(one.variety, "en-GB");
+    assert.equal(one.words, 9);
+    for (const mark of one.marks) {
+      assert.deepEqual(
+        ["rule", "pass", "weight", "from", "to", "text", "reason", "choices"],
+        Object.keys(mark),
+      );
+      assert.equal(one.text.slice(mark.from, mark.to), mark.text);
+    }
+    assert.deepEqual(
+      one.marks.map((mark: { text: string }) => mark.text),
+      ["recieved", "the the"],
+    );
+    assert.equal(other.marks[0].choices[0].edits[0].insert, "received");
+  });
+
+  test("check says with its status whether anything is to be fixed, or unreadable", () => {
+    assert.equal(run(["check", letter]).status, 0);
+    assert.equal(run(["check", "--fail", letter]).status, 1);
+    const clean = file("clean.txt", "The tide turned.\n");
+    assert.equal(run(["check", "--fail", clean]).status, 0);
+    const { status, stderr, stdout } = run(["check", broken, letter]);
+    assert.equal(status, 2);
+    assert.match(stderr, /broken\.docx: .*plain text/);
+    assert.match(stdout, /letter\.txt/);
+  });
+
+  test("lines answers one line for each, in order, and goes on after a bad one", () => {
+    const input = [
+      '{"id":"a","text":"It was recieved.","variety":"en-US"}',
+      "nonsense",
+      '{"id":2,"text":"All is well.\\nAnd the the end."}',
+    ].join("\n");
+    const { stdout, stderr, status } = run(["lines"], input);
+    const answers = stdout
+      .trim()
+      .split("\n")
+      .map((line) => JSON.parse(line));
+    assert.deepEqual(
+      answers.map(({ id, marks }) => [id, marks.map((mark: { from: number }) => mark.from)]),
+      [
+        ["a", [7]],
+        [2, [17]],
+      ],
+    );
+    assert.match(stderr, /line 2/);
+    assert.equal(status, 2);
+  });
+
+  test("words answers for each word whether it is known and what was meant", () => {
+    const { stdout, status } = run(["words", "--variety", "en-GB"], "tide\nteh\n");
+    assert.equal(status, 0);
+    const [tide, teh] = stdout
+      .trim()
+      .split("\n")
+      .map((line) => JSON.parse(line));
+    assert.deepEqual(tide, { word: "tide", known: true, corrections: [] });
+    assert.equal(teh.known, false);
+    assert.equal(teh.corrections[0], "the");
+  });
+
+  test("export writes each document, and goes on after one that cannot be read", () => {
+    const out = path.join(folder, "out");
+    const args = ["export", "--take", "first", "--as", "clean", "--out-dir", out];
+    const { status, stderr } = run([...args, broken, letter, report]);
+    assert.equal(status, 2);
+    assert.match(stderr, /broken\.docx/);
+    assert.equal(
+      readFileSync(path.join(out, "letter.txt"), "utf8"),
+      "The colour was received.\n\nWe met the keeper.\n",
+    );
+    const bytes = new Uint8Array(readFileSync(path.join(out, "report.docx")));
+    assert.equal(readDocx(bytes, "report.docx").text, "It was received.");
+  });
+
+  test("export with nothing taken gives the same bytes; as Markdown, the words", () => {
+    const out = path.join(folder, "none");
+    run(["export", "--take", "none", "--as", "tracked", "--out-dir", out, report]);
+    assert.deepEqual(readFileSync(path.join(out, "report.docx")), readFileSync(report));
+    run(["export", "--take", "first", "--as", "md", "--out-dir", out, report]);
+    assert.equal(readFileSync(path.join(out, "report.md"), "utf8"), "It was received.\n");
+  });
+
+  test("a call that cannot be understood exits with 2 and says how", () => {
+    for (const args of [
+      [],
+      ["chek"],
+      ["check"],
+      ["check", "--kind", "novel", letter],
+      ["export", letter],
+    ]) {
+      const { status, stderr, stdout } = run(args);
+      assert.equal(status, 2, args.join(" "));
+      assert.match(stderr, /Usage:/);
+      assert.equal(stdout, "");
+    }
+  });
+});

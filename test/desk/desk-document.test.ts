@@ -1,0 +1,123 @@
+import assert from "node:assert/strict";
+import { describe, test } from "node:test";
+import { type CheckSettings, Engine } from "../../src/core/engine.ts";
+import type { Draft } from "../../src/core/ledger/decision.ts";
+import { lastUndoable, undo } from "../../src/core/ledger/ledger.ts";
+import { applyEdits } from "../../src/core/manuscript/edits.ts";
+import { linesManuscript } from "../../src/core/manuscript/lines.ts";
+import type { Edit } from "../../src/core/manuscript/model.ts";
+import { DeskDocument } from "../../src/ui/desk/desk-document.ts";
+import { loadLexicon } from "../support/lexicon.ts";
+import { seeded } from "../support/random.ts";
+
+const settings: CheckSettings = { variety: "en-GB", kind: "report", off: [], words: [] };
+const language = { lexicon: loadLexicon() };
+const AT = "2031-03-12T10:42:00.000Z";
+const TEXT =
+  "The book was recieved wet.\nIt was recieved and the the rest is lost.\nBy the Sow, untill noon.";
+
+function open() {
+  const manuscript = linesManuscript(TEXT);
+  const desk = new DeskDocument(manuscript, []);
+  const engine = new Engine(manuscript, language, settings);
+  for (const _ of engine.examineAll());
+  const byBlock = new Map<number, ReturnType<Engine["allMarks"]>>();
+  for (const mark of engine.allMarks())
+    byBlock.set(mark.block, [...(byBlock.get(mark.block) ?? []), mark]);
+  desk.board.report(byBlock, 0);
+  return { manuscript, desk, engine };
+}
+
+function decide(desk: DeskDocument, draft: Partial<Draft> & Pick<Draft, "act">): void {
+  desk.apply(desk.enter({ scope: "here", marks: [], edits: [], ...draft }, AT));
+}
+
+const anchor = ({ mark, from, to }: ReturnType<DeskDocument["openMarks"]>[number]) => ({
+  rule: mark.rule,
+  text: mark.text,
+  from,
+  to,
+});
+
+describe("a document on the desk", () => {
+  test("closes a mark that is stetted, there only, and opens it again when that is undone", () => {
+    const { desk } = open();
+    const [first] = desk.openMarks();
+    assert.ok(first);
+    decide(desk, { act: "stet", marks: [anchor(first)] });
+    assert.deepEqual(
+      desk.openMarks().map(({ mark }) => mark.text),
+      ["recieved", "the the", "untill"],
+    );
+    const result = undo(desk.history, 1);
+    assert.ok("draft" in result);
+    desk.apply(desk.enter(result.draft, AT));
+    assert.equal(desk.openMarks().length, 4);
+  });
+
+  test("keeps marks on their words while text before them changes", () => {
+    const { desk } = open();
+    decide(desk, { act: "edit", edits: [{ from: 0, to: 3, insert: "Every single" }] });
+    for (const { mark, from, to } of desk.openMarks()) {
+      assert.equal(desk.text.slice(from, to), mark.text);
+    }
+  });
+
+  test("drops a mark whose word is changed, until it is checked again", () => {
+    const { desk, engine } = open();
+    const edits: Edit[] = [{ from: 13, to: 21, insert: "recived" }];
+    decide(desk, { act: "edit", edits });
+    assert.equal(desk.openMarks()[0]?.mark.block, 1);
+    desk.board.report(engine.edit(edits), desk.board.revision);
+    assert.equal(desk.openMarks()[0]?.mark.text, "recived");
+  });
+
+  test("takes no report for a block that was edited after it was made", () => {
+    const { desk, engine } = open();
+    const early = desk.board.revision;
+    const stale = engine.edit([{ from: 0, to: 0, insert: "xqzt " }]);
+    decide(desk, { act: "edit", edits: [{ from: 0, to: 3, insert: "A" }] });
+    assert.deepEqual(desk.board.report(stale, early), []);
+  });
+
+  test("makes one decision of what was typed, and keeps what was typed meanwhile", () => {
+    const { desk } = open();
+    for (const [index, letter] of [..."new "].entries()) {
+      desk.type([{ from: 4 + index, to: 4 + index, insert: letter }]);
+    }
+    const typed = desk.typedDraft();
+    assert.ok(typed);
+    assert.deepEqual(typed.draft.edits, [{ from: 4, to: 4, insert: "new " }]);
+    const decision = desk.enter(typed.draft, AT);
+    desk.type([{ from: 8, to: 8, insert: "!" }]);
+    desk.recordTyped(decision, typed.steps);
+    assert.match(desk.text, /^The new !book/);
+    assert.deepEqual(desk.typedDraft()?.draft.edits, [{ from: 8, to: 8, insert: "!" }]);
+  });
+
+  test("leads back to the same state from its stored decisions", () => {
+    const random = seeded(10);
+    for (let run = 0; run < 40; run++) {
+      const { desk, manuscript } = open();
+      for (let step = 0; step < 10; step++) {
+        const newest = lastUndoable(desk.history);
+        const places = desk.openMarks();
+        const place = places[Math.floor(random() * places.length)];
+        if (random() < 0.2 && newest) {
+          const result = undo(desk.history, newest.seq);
+          assert.ok("draft" in result);
+          desk.apply(desk.enter(result.draft, AT));
+        } else if (place && random() < 0.5) {
+          const edits = [{ from: place.from, to: place.to, insert: "tide" }];
+          decide(desk, { act: "correct", marks: [anchor(place)], edits });
+        } else if (place) decide(desk, { act: "query", marks: [anchor(place)], note: "?" });
+      }
+      const again = new DeskDocument(manuscript, desk.decisions);
+      assert.equal(again.text, desk.text);
+      assert.deepEqual(again.layout, desk.layout);
+      const { edits, queries } = desk.outcome();
+      assert.equal(applyEdits(TEXT, edits), desk.text);
+      for (const { from, to } of queries) assert.ok(from >= 0 && to <= TEXT.length && from <= to);
+    }
+  });
+});

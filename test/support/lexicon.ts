@@ -1,0 +1,1 @@
+export { loadLexicon } from "../../src/command/checking.ts";
