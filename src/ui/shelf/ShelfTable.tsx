@@ -154,20 +154,18 @@ function RowMenu({ record, onRename, onDelete }: Omit<RowProps, "share">) {
     if (bytes) saveFile(bytes, record.fileName);
   };
   return (
-    <DropdownMenu.Root>
+    <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger
         className="rounded-xs p-1.5 text-soft"
         aria-label={`More for ${record.title}`}
       >
         <Ellipsis size={18} aria-hidden="true" />
       </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content align="end" className="border border-ink bg-sheet py-1">
-          <MenuItem label="Rename…" onSelect={() => onRename(record)} />
-          <MenuItem label="Download as it came" onSelect={() => void download()} />
-          <MenuItem label="Delete…" onSelect={() => onDelete(record)} />
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
+      <DropdownMenu.Content align="end" className="z-10 border border-ink bg-sheet py-1">
+        <MenuItem label="Rename…" onSelect={() => onRename(record)} />
+        <MenuItem label="Download as it came" onSelect={() => void download()} />
+        <MenuItem label="Delete…" onSelect={() => onDelete(record)} />
+      </DropdownMenu.Content>
     </DropdownMenu.Root>
   );
 }

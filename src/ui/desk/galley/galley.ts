@@ -79,6 +79,7 @@ export class Galley {
         ]),
         EditorView.contentAttributes.of({
           "aria-label": "Document text",
+          tabindex: "0",
           spellcheck: "false",
           autocorrect: "off",
           autocapitalize: "off",
@@ -104,7 +105,6 @@ export class Galley {
     });
     this.view = new EditorView({ state, parent });
     this.view.scrollDOM.addEventListener("scroll", () => this.reportScroll(), { passive: true });
-    this.view.scrollDOM.tabIndex = -1;
   }
 
   destroy(): void {

@@ -126,8 +126,8 @@ export const galleyTheme = EditorView.theme({
   ".dr-weigh": { borderBottomStyle: "dotted", backgroundColor: "transparent" },
   ".dr-now": { backgroundColor: "var(--tint-now)" },
   ".dr-now .dr-mark": { backgroundColor: "var(--tint-now)" },
-  ".dr-struck": {
-    color: "var(--soft)",
+  ".dr-struck, .dr-struck .dr-mark": {
+    color: "var(--struck)",
     textDecoration: "line-through",
     textDecorationThickness: "1.5px",
   },

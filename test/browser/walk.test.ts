@@ -1,0 +1,248 @@
+import assert from "node:assert/strict";
+import { readFile } from "node:fs/promises";
+import { after, describe, test } from "node:test";
+import type { Page } from "playwright-core";
+import { readDocx } from "../../src/core/formats/docx/read.ts";
+import {
+  closeBrowser,
+  openBrowser,
+  openDesk,
+  openFile,
+  openShelf,
+  slip,
+  textOf,
+  untilKept,
+} from "../support/browser.ts";
+import { docx, paragraph, partOf } from "../support/docx.ts";
+import { resolveChanges } from "../support/resolve-changes.ts";
+
+after(closeBrowser);
+
+async function press(page: Page, ...keys: string[]): Promise<void> {
+  for (const key of keys) {
+    const before = await slip(page)
+      .textContent()
+      .catch(() => "");
+    await page.keyboard.press(key);
+    await page
+      .waitForFunction(
+        (text) => document.querySelector("[data-testid=slip]")?.textContent !== text,
+        before,
+        { timeout: 3000 },
+      )
+      .catch(() => undefined);
+    await untilKept(page);
+  }
+}
+
+async function reason(page: Page): Promise<string> {
+  return (await slip(page).locator("p").first().textContent()) ?? "";
+}
+
+async function exported(page: Page, form: string): Promise<{ name: string; bytes: Uint8Array }> {
+  await page.getByRole("button", { name: "Export…" }).first().click();
+  await page.getByRole("radio", { name: new RegExp(form) }).check();
+  const name = page.getByLabel("Your name");
+  if (await name.isVisible()) await name.fill("R. Penhale");
+  const [download] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("dialog").getByRole("button", { name: "Export" }).click(),
+  ]);
+  const bytes = new Uint8Array(await readFile(await download.path()));
+  await page.getByRole("button", { name: "Done" }).click();
+  return { name: download.suggestedFilename(), bytes };
+}
+
+describe("the walk", () => {
+  test("goes from the first start to the end by keyboard, and out again", async () => {
+    const { page, errors, close } = await openBrowser();
+    await openShelf(page);
+    await openDesk(page, "Letter harbour office");
+    const before = await textOf(page);
+    assert.match(await reason(page), /leadsman/);
+    await press(page, "s");
+    assert.match(await reason(page), /the” stands twice/);
+    await press(page, "Enter");
+    assert.match(await reason(page), /usefull/);
+    await press(page, "1");
+    assert.match(await reason(page), /Febuary/);
+    await press(page, "Enter");
+    assert.match(await reason(page), /convienient/);
+    await press(page, "Enter");
+    assert.match(await reason(page), /Orrin/);
+    await page.keyboard.press("w");
+    await page.getByRole("heading", { name: "The walk is done" }).waitFor();
+    const end = await page.getByLabel("End of the walk").textContent();
+    assert.match(end ?? "", /4 places corrected, 1 let stand, 1 word put on the word list/);
+    assert.match(end ?? "", /can’t see/);
+    const wanted = before
+      .replace("the the", "the")
+      .replace("usefull", "useful")
+      .replace("Febuary", "February")
+      .replace("convienient", "convenient");
+    assert.equal(await textOf(page), wanted);
+    const { name, bytes } = await exported(page, "Corrected copy");
+    assert.equal(name, "letter-harbour-office corrected.txt");
+    const original = await readFile("public/demo/letter-harbour-office.txt", "utf8");
+    const text = new TextDecoder().decode(bytes);
+    assert.equal(text.split("\n").length, original.split("\n").length);
+    assert.equal(
+      text.replace(/\s+/g, " "),
+      original
+        .replace("the the", "the")
+        .replace("usefull", "useful")
+        .replace("Febuary", "February")
+        .replace("convienient", "convenient")
+        .replace(/\s+/g, " "),
+    );
+    assert.deepEqual(errors, []);
+    await close();
+  });
+
+  test("finds everything as it was after the tab is closed", async () => {
+    const { page, context, close } = await openBrowser();
+    await openShelf(page);
+    await openDesk(page, "Siltation of the inner harbour");
+    await press(page, "s", "Enter", "Shift+Enter");
+    const text = await textOf(page);
+    const address = page.url();
+    const status = await page.locator("footer").textContent();
+    await page.close();
+    const again = await context.newPage();
+    await again.goto(address);
+    await slip(again).getByRole("button", { name: /^1/ }).waitFor();
+    assert.equal(await textOf(again), text);
+    assert.match(status ?? "", /Mark 1 of 15/);
+    assert.match((await again.locator("footer").textContent()) ?? "", /Mark 1 of 15/);
+    await again.getByRole("button", { name: "Decisions" }).click();
+    assert.equal(await again.locator("aside li").count(), 3);
+    await close();
+  });
+
+  test("takes back any decision, also an old one, and says when it can't", async () => {
+    const { page, close } = await openBrowser();
+    await openShelf(page);
+    await openDesk(page, "Come and see the tide turn");
+    const before = await textOf(page);
+    await press(page, "Enter", "s", "s", "Enter");
+    await page.getByRole("button", { name: "Decisions" }).click();
+    await page.locator("aside li").last().getByRole("button", { name: "undo" }).click();
+    await page.getByText("Undone.").waitFor();
+    assert.match(await textOf(page), /beleive[\s\S]*necessary/);
+    await page.keyboard.press("Escape");
+    await press(page, "u", "u", "u");
+    assert.equal(await textOf(page), before);
+    await page.keyboard.press("Shift+U");
+    await page.waitForTimeout(300);
+    await untilKept(page);
+    await page.keyboard.press("u");
+    await page.waitForTimeout(300);
+    assert.equal(await textOf(page), before);
+    await close();
+  });
+
+  test("corrects every place at once, each seen and ticked first", async () => {
+    const { page, close } = await openBrowser();
+    await openShelf(page);
+    await openDesk(page, "Siltation of the inner harbour");
+    await press(page, "ArrowDown", "ArrowDown");
+    assert.match(await reason(page), /recieved.*3 other places/);
+    const rows = page.locator("aside li");
+    assert.equal(await rows.count(), 4);
+    await rows.nth(1).getByRole("checkbox").uncheck();
+    await page.getByRole("button", { name: "Correct 3 ticked" }).click();
+    await page.waitForFunction(
+      () => !document.querySelector("aside")?.textContent?.includes("4 places"),
+    );
+    await untilKept(page);
+    const text = await textOf(page);
+    assert.equal(text.match(/recieved/g)?.length, 1);
+    assert.equal(text.match(/received/g)?.length, 3);
+    await close();
+  });
+
+  test("re-checks what is typed, and what is typed survives", async () => {
+    const { page, close } = await openBrowser();
+    await openShelf(page);
+    await openDesk(page, "Letter instrument maker");
+    await press(page, "e");
+    await page.keyboard.type("untilll");
+    await page.keyboard.press("Escape");
+    await untilKept(page);
+    await page.keyboard.press("ArrowUp");
+    await page.keyboard.press("ArrowDown");
+    assert.match(await textOf(page), /again untilll the index/);
+    await page.reload();
+    await slip(page).waitFor();
+    assert.match(await textOf(page), /again untilll the index/);
+    await close();
+  });
+
+  test("offers the same choices at a word that carries no mark", async () => {
+    const { page, close } = await openBrowser();
+    await openShelf(page);
+    await openDesk(page, "Letter instrument maker");
+    const line = page.locator(".cm-line", { hasText: "I enclose the traces" });
+    await line.dblclick({ position: { x: 95, y: 12 } });
+    await slip(page).filter({ hasText: "carries no mark" }).waitFor();
+    assert.match((await slip(page).textContent()) ?? "", /enclose/);
+    await page.keyboard.press("Escape");
+    await close();
+  });
+
+  test("asks the author, and the question leaves as a comment beside the tracked change", async () => {
+    const { page, errors, close } = await openBrowser();
+    await openShelf(page);
+    const original = docx(
+      paragraph("It was recieved by the pilots of Leetford.") + paragraph("The end."),
+    );
+    await openFile(page, "note.docx", original);
+    await slip(page).getByRole("button", { name: /^1/ }).waitFor();
+    await press(page, "Enter");
+    await page.keyboard.press("q");
+    await page.getByLabel(/Ask the author/).fill("Is this the right name?");
+    await page.keyboard.press("Enter");
+    await page.getByRole("heading", { name: "The walk is done" }).waitFor();
+    const { name, bytes } = await exported(page, "Tracked changes");
+    assert.equal(name, "note tracked.docx");
+    assert.equal(
+      readDocx(bytes, name).text,
+      "It was received by the pilots of Leetford.\nThe end.",
+    );
+    const rejected = resolveChanges(bytes, "R. Penhale", "reject");
+    assert.equal(readDocx(rejected, name).text, readDocx(original, name).text);
+    assert.match(partOf(bytes, "word/comments.xml"), /Is this the right name\?/);
+    const markdown = await exported(page, "Markdown");
+    assert.equal(
+      new TextDecoder().decode(markdown.bytes),
+      "It was received by the pilots of Leetford.\n\nThe end.\n",
+    );
+    assert.deepEqual(errors, []);
+    await close();
+  });
+
+  test("switches a check off and on, and every total follows", async () => {
+    const { page, close } = await openBrowser();
+    await openShelf(page);
+    await openDesk(page, "Tide gauge house");
+    const rail = page.getByRole("navigation", { name: "Passes" });
+    assert.match((await rail.textContent()) ?? "", /Spelling7/);
+    await page.getByText("Checks in this pass").click();
+    await page.getByRole("checkbox", { name: /Word in no dictionary/ }).uncheck();
+    await rail.getByText("1", { exact: true }).waitFor();
+    await page.reload();
+    await rail.getByText("1", { exact: true }).waitFor();
+    await close();
+  });
+
+  test("reads the document as another variety when told to", async () => {
+    const { page, close } = await openBrowser();
+    await openShelf(page);
+    await openFile(page, "v.txt", "The colour of the harbour at the centre was recieved.\n");
+    await slip(page).getByRole("button", { name: /^1/ }).waitFor();
+    assert.match(await reason(page), /recieved/);
+    await page.getByLabel("Variety of English").selectOption("en-US");
+    await page.locator("footer", { hasText: "of 4" }).waitFor();
+    await close();
+  });
+});

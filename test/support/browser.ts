@@ -1,0 +1,140 @@
+import { mkdtempSync, readFileSync, rmSync } from "node:fs";
+import { createRequire } from "node:module";
+import { tmpdir } from "node:os";
+import path from "node:path";
+import { type Browser, type BrowserContext, chromium, type Page } from "playwright-core";
+
+export const BASE = process.env.TEST_URL ?? "http://127.0.0.1:4377";
+
+const OPTIONS = {
+  executablePath: "/usr/bin/chromium",
+  args: [
+    "--headless",
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-quic",
+    "--no-first-run",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+  ],
+};
+const CONTEXT = {
+  viewport: { width: 1280, height: 800 },
+  colorScheme: "light",
+  locale: "en-GB",
+} as const;
+
+export interface Opened {
+  page: Page;
+  context: BrowserContext;
+  /** Errors the pages have logged or thrown. */
+  errors: string[];
+  close(): Promise<void>;
+}
+
+let shared: Browser | null = null;
+
+/** A fresh profile in a shared browser. */
+export async function openBrowser(): Promise<Opened> {
+  shared ??= await chromium.launch(OPTIONS);
+  const context = await shared.newContext(CONTEXT);
+  const page = await context.newPage();
+  const errors: string[] = [];
+  watch(page, errors);
+  context.on("page", (other) => watch(other, errors));
+  return { page, context, errors, close: () => context.close() };
+}
+
+/** Ends the shared browser. */
+export async function closeBrowser(): Promise<void> {
+  await shared?.close();
+  shared = null;
+}
+
+/** A browser with a profile on disk, which outlives the browser's death. */
+export async function openProfile(folder: string): Promise<Opened> {
+  const context = await chromium.launchPersistentContext(folder, { ...OPTIONS, ...CONTEXT });
+  const page = context.pages()[0] ?? (await context.newPage());
+  const errors: string[] = [];
+  watch(page, errors);
+  return { page, context, errors, close: () => context.close() };
+}
+
+/** A folder for a profile, and its removal. */
+export function profileFolder(): { folder: string; remove(): void } {
+  const folder = mkdtempSync(path.join(tmpdir(), "dry-run-profile-"));
+  return { folder, remove: () => rmSync(folder, { recursive: true, force: true }) };
+}
+
+function watch(page: Page, errors: string[]): void {
+  page.on("pageerror", (error) => errors.push(error.message));
+  page.on("console", (message) => {
+    if (message.type() === "error") errors.push(message.text());
+  });
+}
+
+/** The shelf with the demo documents read once. */
+export async function openShelf(page: Page): Promise<void> {
+  await page.goto(BASE);
+  await page.getByRole("link", { name: "Start" }).nth(4).waitFor({ timeout: 30_000 });
+}
+
+/** The desk of a document on the shelf, its first mark open. */
+export async function openDesk(page: Page, title: string): Promise<void> {
+  await page.getByRole("link", { name: title }).first().click();
+  await slip(page).waitFor({ timeout: 20_000 });
+  await page.getByTestId("slip").getByRole("button", { name: /^1/ }).waitFor();
+}
+
+/** Puts a file on the shelf, which opens it on the desk. */
+export async function openFile(
+  page: Page,
+  name: string,
+  contents: Uint8Array | string,
+): Promise<void> {
+  const buffer = Buffer.from(contents);
+  await page.getByTestId("file-picker").setInputFiles({ name, mimeType: "", buffer });
+}
+
+export const slip = (page: Page) => page.getByTestId("slip");
+
+/** Waits until the last decision is said to be kept. */
+export async function untilKept(page: Page): Promise<void> {
+  await page.getByTestId("kept").filter({ hasText: /^Kept/ }).waitFor();
+}
+
+/** The text on the desk, whole, read from the editor's document. */
+export async function textOf(page: Page): Promise<string> {
+  return page.evaluate(() => {
+    const content = document.querySelector(".cm-content") as unknown as {
+      cmTile?: { root?: { view?: { state: { doc: { toString(): string } } } } };
+    } | null;
+    const text = content?.cmTile?.root?.view?.state.doc.toString();
+    if (text === undefined) throw new Error("no editor");
+    return text;
+  });
+}
+
+const axeSource = createRequire(import.meta.url).resolve("axe-core/axe.min.js");
+
+/** What axe finds wrong on the screen, by the rules of WCAG 2.2 A and AA and its best practices. */
+export async function axeFindings(page: Page): Promise<string[]> {
+  await page.evaluate(readFileSync(axeSource, "utf8"));
+  return page.evaluate(async () => {
+    const { axe } = window as unknown as {
+      axe: {
+        run(): Promise<{
+          violations: { id: string; nodes: { html: string; failureSummary: string }[] }[];
+        }>;
+      };
+    };
+    const { violations } = await axe.run();
+    return violations.flatMap(({ id, nodes }) =>
+      nodes.map(
+        ({ html, failureSummary }) =>
+          `${id}: ${html.slice(0, 160)} ${failureSummary.slice(0, 200)}`,
+      ),
+    );
+  });
+}
