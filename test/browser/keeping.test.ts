@@ -64,24 +64,21 @@ describe("what is decided is kept", () => {
           subtree: true,
         });
       });
-      let alive = true;
       const killed = new Promise<void>((resolve) => {
-        setTimeout(
-          async () => {
-            alive = false;
-            const session = await context.newCDPSession(page).catch(() => null);
-            // The renderer dies at once, with whatever it was doing.
-            await session?.send("Page.crash").catch(() => undefined);
-            resolve();
-          },
-          300 + random() * 2500,
-        );
+        page.on("crash", () => resolve());
+        page.on("close", () => resolve());
       });
-      page.on("crash", () => {
+      const session = await context.newCDPSession(page);
+      // The renderer dies at once, with whatever it was doing; the command itself gets no answer.
+      setTimeout(
+        () => void session.send("Page.crash").catch(() => undefined),
+        300 + random() * 2500,
+      );
+      let alive = true;
+      void killed.then(() => {
         alive = false;
       });
-      while (alive) await page.keyboard.press("s").catch(() => undefined);
-      await killed;
+      while (alive) await Promise.race([page.keyboard.press("s").catch(() => undefined), killed]);
       await context.close().catch(() => undefined);
     }
     assert.ok(acknowledged > 10, `${acknowledged} decisions were acknowledged`);

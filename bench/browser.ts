@@ -1,0 +1,181 @@
+import { spawn } from "node:child_process";
+import path from "node:path";
+import type { Page } from "playwright-core";
+import { closeBrowser, openBrowser } from "../test/support/browser.ts";
+import { benchDocument } from "./documents.ts";
+import { median, report } from "./timing.ts";
+
+/**
+ * What a person waits for, in Chromium on this machine: a .docx chosen on the shelf to its text on
+ * the desk, the marks, the longest stretch without a frame after the text is there, a key typed to
+ * its letter and its mark on screen, a decision, an export.
+ */
+export async function benchBrowser(): Promise<void> {
+  const port = 4378;
+  const root = path.resolve(import.meta.dirname, "..");
+  const server = spawn(process.execPath, ["server.mjs"], {
+    cwd: root,
+    env: { ...process.env, PORT: String(port) },
+    stdio: ["ignore", "pipe", "inherit"],
+  });
+  await new Promise((resolve) => server.stdout.once("data", resolve));
+  try {
+    for (const words of [3_000, 100_000]) {
+      console.log(`\n${words} words in the browser`);
+      const runs: Record<string, number[]> = {};
+      for (let run = 0; run < (words > 10_000 ? 5 : 5); run++) {
+        for (const [what, ms] of Object.entries(await measure(words, `http://127.0.0.1:${port}`))) {
+          runs[what] = [...(runs[what] ?? []), ms];
+        }
+      }
+      for (const [what, times] of Object.entries(runs)) {
+        report(
+          what,
+          times.sort((a, b) => a - b),
+          GOALS[what],
+        );
+      }
+    }
+  } finally {
+    await closeBrowser();
+    server.kill();
+  }
+}
+
+const GOALS: Record<string, number> = {
+  "file chosen to text on screen": 3000,
+  "longest gap between frames after the text is there": 200,
+  "letter typed to its mark gone or there, on screen": 50,
+};
+
+async function measure(words: number, base: string): Promise<Record<string, number>> {
+  const { page, close } = await openBrowser();
+  const buffer = Buffer.from(await benchDocument(words));
+  await page.addInitScript(() => {
+    const frames: number[] = [];
+    const store = window as unknown as { frames: number[]; textAt: number; marksAt: number };
+    store.frames = frames;
+    const tick = (now: number) => {
+      frames.push(now);
+      if (!store.textAt && document.querySelector(".cm-line"))
+        store.textAt = performance.timeOrigin + now;
+      if (!store.marksAt && document.querySelector("[data-testid=slip] button")) {
+        store.marksAt = performance.timeOrigin + now;
+      }
+      requestAnimationFrame(tick);
+    };
+    requestAnimationFrame(tick);
+  });
+  await page.goto(base);
+  await page.getByRole("link", { name: "Start" }).nth(4).waitFor();
+  const chosen = Date.now();
+  await page.getByTestId("file-picker").setInputFiles({ name: "long.docx", mimeType: "", buffer });
+  await page.getByTestId("slip").getByRole("button", { name: /^1/ }).waitFor({ timeout: 60_000 });
+  await page.waitForTimeout(1500);
+  const seen = await page.evaluate(() => {
+    const { frames, textAt, marksAt } = window as unknown as {
+      frames: number[];
+      textAt: number;
+      marksAt: number;
+    };
+    const after = frames.filter((at) => performance.timeOrigin + at >= textAt);
+    const gaps = after.slice(1).map((at, index) => at - (after[index] ?? at));
+    return { textAt, marksAt, gap: Math.max(...gaps) };
+  });
+  const typed = await typeAndSee(page);
+  const decided = await decide(page);
+  const exported = await exportTracked(page);
+  await close();
+  return {
+    "file chosen to text on screen": seen.textAt - chosen,
+    "file chosen to first mark open": seen.marksAt - chosen,
+    "longest gap between frames after the text is there": seen.gap,
+    "letter typed to its mark gone or there, on screen": median(typed),
+    "decision to the next mark open": median(decided),
+    "export asked to file": exported,
+  };
+}
+
+/** Types letters into a word; each makes or unmakes a mark, which is timed inside the page. */
+async function typeAndSee(page: Page): Promise<number[]> {
+  const times: number[] = [];
+  await page.keyboard.press("Escape");
+  const line = page
+    .locator(".cm-line:not(.dr-heading)")
+    .filter({ hasText: /\w{30}|[a-z] [a-z]+ [a-z]+/ })
+    .first();
+  await line.click({ position: { x: 300, y: 10 } });
+  await page.keyboard.press("Home");
+  await page.keyboard.type("zq");
+  await page.waitForTimeout(600);
+  for (let round = 0; round < 10; round++) {
+    await page.evaluate(() => {
+      const store = window as unknown as { started: number; took: Promise<number> };
+      const content = document.querySelector(".cm-content");
+      store.took = new Promise((resolve) => {
+        content?.addEventListener(
+          "beforeinput",
+          () => {
+            store.started = performance.now();
+            const before = document.querySelectorAll(".dr-mark").length;
+            const text = content.textContent;
+            const look = () => {
+              const changed = document.querySelectorAll(".dr-mark").length !== before;
+              if (changed && content.textContent !== text)
+                resolve(performance.now() - store.started);
+              else if (performance.now() - store.started > 2000) resolve(Number.NaN);
+              else requestAnimationFrame(look);
+            };
+            requestAnimationFrame(look);
+          },
+          { once: true },
+        );
+      });
+    });
+    await page.keyboard.type(round % 2 ? "zq" : " ");
+    const took = await page.evaluate(() => (window as unknown as { took: Promise<number> }).took);
+    if (!Number.isNaN(took)) times.push(took);
+    await page.waitForTimeout(400);
+  }
+  await page.keyboard.press("Escape");
+  return times.sort((a, b) => a - b);
+}
+
+async function decide(page: Page): Promise<number[]> {
+  const times: number[] = [];
+  await page.keyboard.press("ArrowDown");
+  await page.waitForTimeout(500);
+  for (let round = 0; round < 10; round++) {
+    const took = await page.evaluate(
+      () =>
+        new Promise<number>((resolve) => {
+          const place = document.querySelector("footer span")?.textContent;
+          const started = performance.now();
+          const look = () => {
+            const moved = document.querySelector("footer span")?.textContent !== place;
+            if (moved && document.querySelector(".cm-content [data-testid=slip] button")) {
+              resolve(performance.now() - started);
+            } else if (performance.now() - started > 4000) resolve(Number.NaN);
+            else requestAnimationFrame(look);
+          };
+          window.dispatchEvent(new KeyboardEvent("keydown", { key: "s" }));
+          requestAnimationFrame(look);
+        }),
+    );
+    if (!Number.isNaN(took)) times.push(took);
+    await page.waitForTimeout(200);
+  }
+  return times.sort((a, b) => a - b);
+}
+
+async function exportTracked(page: Page): Promise<number> {
+  await page.getByRole("button", { name: "Export…" }).first().click();
+  await page.waitForTimeout(300);
+  const started = Date.now();
+  const [download] = await Promise.all([
+    page.waitForEvent("download", { timeout: 60_000 }),
+    page.getByRole("dialog").getByRole("button", { name: "Export" }).click(),
+  ]);
+  await download.path();
+  return Date.now() - started;
+}
