@@ -1,9 +1,7 @@
 import { mkdir, writeFile } from "node:fs/promises";
 import path from "node:path";
 import { canExport, EXPORT_FORMS, type Exported, writeDocument } from "../core/formats/document.ts";
-import { applyEdits } from "../core/manuscript/edits.ts";
-import { copyLayout, shiftBlocks, shiftSpans } from "../core/manuscript/layout.ts";
-import type { Edit, Manuscript } from "../core/manuscript/model.ts";
+import { withEdits } from "../core/manuscript/layout.ts";
 import { checkText, firstChoices, loadLexicon } from "./checking.ts";
 import { openFile } from "./files.ts";
 import { CHECK_OPTIONS, checkOptions, oneOf, parseOptions, UsageError } from "./options.ts";
@@ -49,7 +47,7 @@ export async function runExport(args: readonly string[]): Promise<number> {
     const exported = writeDocument({
       bytes,
       format,
-      current: corrected(manuscript, edits),
+      current: withEdits(manuscript, edits),
       edits,
       queries: [],
       form,
@@ -61,13 +59,6 @@ export async function runExport(args: readonly string[]): Promise<number> {
     report(file, target, edits.length, exported);
   }
   return status;
-}
-
-function corrected(manuscript: Manuscript, edits: readonly Edit[]) {
-  const layout = copyLayout(manuscript);
-  shiftBlocks(layout.blocks, edits);
-  shiftSpans(layout.spans, edits);
-  return { ...layout, text: applyEdits(manuscript.text, edits) };
 }
 
 function report(file: string, target: string, edits: number, { refused }: Exported): void {

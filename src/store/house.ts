@@ -10,10 +10,12 @@ const settingsSchema = z.object({
   author: z.string(),
   /** The demo documents were put on the shelf once; deleting them is final. */
   demoShelved: z.boolean(),
+  /** Typing is checked at once. */
+  whileTyping: z.boolean().default(true),
 });
 export type Settings = z.infer<typeof settingsSchema>;
 
-const DEFAULTS: Settings = { author: "", demoShelved: false };
+const DEFAULTS: Settings = { author: "", demoShelved: false, whileTyping: true };
 
 /** The settings, with defaults where nothing is stored. */
 export async function readSettings(): Promise<Settings> {
@@ -47,4 +49,14 @@ export async function removeWord(word: string): Promise<WordList["words"]> {
   const next = (await readWords()).filter((one) => one.word !== word);
   await keep(() => houseDatabase.setItem("words", { words: next }));
   return next;
+}
+
+/** Takes a document's name out of the word list; the words stay. Throws NotKept. */
+export async function forgetDocument(document: string): Promise<void> {
+  const words = await readWords();
+  if (!words.some((one) => one.document === document)) return;
+  const next = words.map((one) =>
+    one.document === document ? { word: one.word, addedAt: one.addedAt } : one,
+  );
+  await keep(() => houseDatabase.setItem("words", { words: next }));
 }

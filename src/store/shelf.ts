@@ -2,6 +2,7 @@ import { z } from "zod";
 import { FORMATS, KINDS, VARIETIES } from "../core/manuscript/model.ts";
 import { dropLedgerDatabase, originalsDatabase, shelfDatabase } from "./databases.ts";
 import { keep } from "./failure.ts";
+import { forgetDocument } from "./house.ts";
 
 /** What the shelf shows of a document. */
 export const shelfRecordSchema = z.object({
@@ -77,4 +78,5 @@ export async function deleteDocument(id: string): Promise<void> {
   await shelfDatabase.removeItem(id);
   await originalsDatabase.removeItem(id);
   await dropLedgerDatabase(id);
+  await forgetDocument(id);
 }

@@ -14,6 +14,7 @@ import { FormatProblem } from "../core/formats/problem.ts";
 import { correctWord } from "../core/language/corrections.ts";
 import { Lexicon } from "../core/language/lexicon.ts";
 import { guessVariety } from "../core/language/variety.ts";
+import { withEdits } from "../core/manuscript/layout.ts";
 import type { Edit, Manuscript, Variety } from "../core/manuscript/model.ts";
 import type { Counts } from "../core/readings/counts.ts";
 
@@ -60,24 +61,30 @@ function turn(): Promise<void> {
 
 class Proofreader {
   private engine: Engine | null = null;
+  /** The last manuscript read: the one to check, so that it need not be sent back here. */
+  private manuscript: Manuscript | null = null;
   private run = 0;
 
   /** Reads a file; a problem is a value, not an error. */
   async read(bytes: Uint8Array, name: string, fallback: Variety): Promise<ReadResult> {
     const words = await lexicon();
-    return readDocument(bytes, name, (text) => guessVariety(text, words, fallback));
+    const result = await readDocument(bytes, name, (text) => guessVariety(text, words, fallback));
+    if ("manuscript" in result) this.manuscript = result.manuscript;
+    return result;
   }
 
   /**
-   * Checks a manuscript from its start and keeps it for edits. Null when another check was started
-   * or this one was stopped meanwhile.
+   * Checks the manuscript that was read last, with these edits made on its original text, and keeps
+   * it for further edits. Null when another check was started or this one was stopped meanwhile.
    */
   async check(
-    manuscript: Pick<Manuscript, "text" | "blocks" | "spans">,
+    edits: readonly Edit[],
     settings: CheckSettings,
     report: (progress: Progress) => void,
   ): Promise<Update | null> {
     const run = ++this.run;
+    if (!this.manuscript) return null;
+    const manuscript = withEdits(this.manuscript, edits);
     const engine = new Engine(manuscript, { lexicon: await lexicon() }, settings);
     let since = performance.now();
     for (const done of engine.examineAll()) {

@@ -21,7 +21,7 @@ after(closeBrowser);
 async function press(page: Page, ...keys: string[]): Promise<void> {
   for (const key of keys) {
     const before = await slip(page)
-      .textContent()
+      .textContent({ timeout: 300 })
       .catch(() => "");
     await page.keyboard.press(key);
     await page
@@ -242,6 +242,36 @@ describe("the walk", () => {
     await slip(page).getByRole("button", { name: /^1/ }).waitFor();
     assert.match(await reason(page), /recieved/);
     await page.getByLabel("Variety of English").selectOption("en-US");
+    await page.locator("footer", { hasText: "of 4" }).waitFor();
+    await close();
+  });
+
+  test("checks what is typed only when asked, once that is switched so", async () => {
+    const { page, close } = await openBrowser();
+    await openShelf(page);
+    await openDesk(page, "Letter instrument maker");
+    await page.getByText("Checks in this pass").click();
+    await page.getByRole("checkbox", { name: "Check while typing" }).uncheck();
+    await page.locator("body").press("e");
+    await page.keyboard.press("End");
+    await page.keyboard.type(" zqxv");
+    await page.keyboard.press("Escape");
+    await untilKept(page);
+    const rail = page.getByRole("navigation", { name: "Passes" });
+    assert.match((await rail.textContent()) ?? "", /Spelling4/);
+    await rail.getByRole("button", { name: "Check what was typed" }).click();
+    await rail.getByText("5", { exact: true }).waitFor();
+    await close();
+  });
+
+  test("shows the word list, from which a word can be taken again", async () => {
+    const { page, close } = await openBrowser();
+    await openShelf(page);
+    await openDesk(page, "Letter instrument maker");
+    await press(page, "w");
+    await page.locator("footer", { hasText: "of 3" }).waitFor();
+    await page.getByRole("button", { name: "Word list" }).click();
+    await page.getByRole("button", { name: "take off untill" }).click();
     await page.locator("footer", { hasText: "of 4" }).waitFor();
     await close();
   });

@@ -7,7 +7,7 @@ export const wordListSchema = z.object({
       word: z.string().min(1),
       /** ISO 8601. */
       addedAt: z.string(),
-      /** The document it was met in. */
+      /** Id of the document it was met in. */
       document: z.string().optional(),
     }),
   ),

@@ -1,5 +1,5 @@
-import { cutsSurrogatePair, mapPosition } from "./edits.ts";
-import { type Block, type Edit, OBJECT_CHARACTER, type Span } from "./model.ts";
+import { applyEdits, cutsSurrogatePair, mapPosition } from "./edits.ts";
+import { type Block, type Edit, type Manuscript, OBJECT_CHARACTER, type Span } from "./model.ts";
 
 /** Blocks and spans of a manuscript: finding them, moving them through edits, and what they forbid. */
 
@@ -67,6 +67,17 @@ export function copyLayout({ blocks, spans }: Layout): Layout {
     blocks: blocks.map((block) => ({ ...block })),
     spans: spans.map((span) => ({ ...span })),
   };
+}
+
+/** A manuscript's text and layout with edits made. */
+export function withEdits(
+  manuscript: Pick<Manuscript, "text" | "blocks" | "spans">,
+  edits: readonly Edit[],
+): Pick<Manuscript, "text" | "blocks" | "spans"> {
+  const layout = copyLayout(manuscript);
+  shiftBlocks(layout.blocks, edits);
+  shiftSpans(layout.spans, edits);
+  return { ...layout, text: applyEdits(manuscript.text, edits) };
 }
 
 /** Why an edit cannot be made, as a sentence; null when it can. */

@@ -28,6 +28,12 @@ export const WORDS_A_MINUTE = 238;
 
 const PROSE = new Set<BlockKind>(["paragraph", "item", "quote", "note"]);
 
+/** Words on a page of typescript; common practice. */
+export const WORDS_A_PAGE = 250;
+
+/** Reading aloud to an audience: 150 words a minute; common practice. */
+export const SPOKEN_WORDS_A_MINUTE = 150;
+
 /** Counts of one block. */
 export function countBlock({ kind, text, tokens, sentences }: AnalysedBlock): Counts {
   let words = 0;
@@ -52,9 +58,4 @@ export function addCounts(all: Iterable<Counts>): Counts {
     total.paragraphs += one.paragraphs;
   }
   return total;
-}
-
-/** Minutes of silent reading. */
-export function readingMinutes(words: number): number {
-  return words / WORDS_A_MINUTE;
 }

@@ -16,8 +16,9 @@ import { PassRail } from "./PassRail.tsx";
 import { DeskSession } from "./session.ts";
 import type { DeskState } from "./state.ts";
 import { WalkEnd } from "./WalkEnd.tsx";
+import { WordList } from "./WordList.tsx";
 
-type Sheet = "occurrences" | "decisions" | null;
+type Sheet = "occurrences" | "decisions" | "words" | null;
 
 /** The screen where one document is proofread. */
 export function Desk({ nonce }: { nonce: string }) {
@@ -106,11 +107,9 @@ export function Desk({ nonce }: { nonce: string }) {
             aria-label="Side sheet"
           >
             <SheetTabs sheet={sheet} onSheet={setSheet} />
-            {sheet === "occurrences" ? (
-              <Occurrences state={state} session={session} />
-            ) : (
-              <Decisions state={state} session={session} />
-            )}
+            {sheet === "occurrences" ? <Occurrences state={state} session={session} /> : null}
+            {sheet === "decisions" ? <Decisions state={state} session={session} /> : null}
+            {sheet === "words" ? <WordList state={state} session={session} /> : null}
           </aside>
         ) : null}
       </div>
@@ -201,6 +200,7 @@ function SheetTabs({ sheet, onSheet }: { sheet: Sheet; onSheet: (sheet: Sheet) =
   const tabs: [Exclude<Sheet, null>, string][] = [
     ["occurrences", "Occurrences"],
     ["decisions", "Decisions"],
+    ["words", "Word list"],
   ];
   return (
     <div className="mb-2.5 flex gap-4">
@@ -288,6 +288,7 @@ function Hint({ keyName, label, run }: { keyName: string; label: string; run: ()
 function placeLabel({ subject, open, phase }: DeskState): string {
   if (phase === "opening") return "Opening…";
   if (phase === "checking") return "Reading the copy…";
+  if (phase === "stopped") return "The pass was stopped";
   if (subject?.kind === "mark") {
     const at = open.findIndex(({ mark }) => mark.id === subject.place.mark.id);
     if (at >= 0) return `Mark ${at + 1} of ${open.length}`;

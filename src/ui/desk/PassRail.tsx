@@ -1,5 +1,5 @@
 import { CHECKS } from "../../core/checks/index.ts";
-import { readingMinutes } from "../../core/readings/counts.ts";
+import { SPOKEN_WORDS_A_MINUTE, WORDS_A_MINUTE, WORDS_A_PAGE } from "../../core/readings/counts.ts";
 import { figure } from "../parts/words.ts";
 import type { DeskSession } from "./session.ts";
 import type { DeskState } from "./state.ts";
@@ -17,6 +17,7 @@ export function PassRail({ state, session }: { state: DeskState; session: DeskSe
           <span>{leftLabel(state)}</span>
         </div>
         <Progress share={state.phase === "checking" ? share(state) : done} />
+        <RunControls state={state} session={session} />
       </div>
       <details className="px-4.5 pt-3 text-[13px] text-soft">
         <summary className="select-none">Checks in this pass</summary>
@@ -36,10 +37,38 @@ export function PassRail({ state, session }: { state: DeskState; session: DeskSe
               </label>
             </li>
           ))}
+          <li className="border-t border-rule pt-2">
+            <label className="flex items-start gap-2">
+              <input
+                type="checkbox"
+                className="mt-0.5 accent-ink"
+                checked={state.whileTyping}
+                onChange={(event) => void session.setWhileTyping(event.target.checked)}
+              />
+              <span>Check while typing</span>
+            </label>
+          </li>
         </ul>
       </details>
       <Readings state={state} />
     </nav>
+  );
+}
+
+/** Stops a running check, starts one that was stopped, or shows what typing has changed. */
+function RunControls({ state, session }: { state: DeskState; session: DeskSession }) {
+  const [label, run] =
+    state.phase === "checking"
+      ? ["Stop", () => session.stop()]
+      : state.phase === "stopped"
+        ? ["Run the pass", () => void session.run()]
+        : ["Check what was typed", () => void session.run()];
+  if (state.phase === "ready" && !state.stale) return null;
+  if (state.phase === "opening") return null;
+  return (
+    <button type="button" className="button-text mt-2 text-[13px]" onClick={run}>
+      {label}
+    </button>
   );
 }
 
@@ -49,6 +78,7 @@ function share({ progress }: DeskState): number {
 
 function leftLabel(state: DeskState): string {
   if (state.phase === "checking") return `${Math.round(share(state) * 100)}%`;
+  if (state.phase === "stopped") return "stopped";
   if (state.phase !== "ready") return "";
   if (state.total === 0) return "none found";
   if (state.open.length === 0) return "done";
@@ -76,7 +106,9 @@ function Readings({ state }: { state: DeskState }) {
     ["Words a sentence", (counts.proseWords / Math.max(1, counts.sentences)).toFixed(1)],
     ["Characters", figure(counts.characters)],
     ["Paragraphs", figure(counts.paragraphs)],
-    ["To read", duration(readingMinutes(counts.words))],
+    [`Pages of ${WORDS_A_PAGE} words`, figure(Math.max(1, Math.ceil(counts.words / WORDS_A_PAGE)))],
+    ["To read", duration(counts.words / WORDS_A_MINUTE)],
+    ["To speak", duration(counts.words / SPOKEN_WORDS_A_MINUTE)],
   ];
   return (
     <section className="mt-auto border-t border-rule px-4.5 py-3">

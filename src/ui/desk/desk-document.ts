@@ -70,6 +70,12 @@ export class DeskDocument {
     return { text: this.text, ...this.layout };
   }
 
+  /** Edits that lead from the original text to the one on screen. */
+  editsSoFar(): Edit[] {
+    const steps = this.ledger.decisions.map(({ edits }) => edits);
+    return netEdits(this.ledger.original, [...steps, ...this.typed]);
+  }
+
   /** Why an edit cannot be made, as a sentence; null when it can. */
   whyRefused(edit: Edit): string | null {
     return whyRefused(this.text, this.layout, edit);

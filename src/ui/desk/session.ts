@@ -7,7 +7,7 @@ import { lastRedoable, lastUndoable, undo } from "../../core/ledger/ledger.ts";
 import type { Block, Edit, Manuscript, Variety } from "../../core/manuscript/model.ts";
 import { NotKept } from "../../store/failure.ts";
 import { type Hold, holdDocument } from "../../store/hold.ts";
-import { addWord, readWords, removeWord } from "../../store/house.ts";
+import { addWord, readSettings, readWords, removeWord, updateSettings } from "../../store/house.ts";
 import { readDecisions, writeDecision } from "../../store/ledger.ts";
 import { readOriginal, readRecord, updateRecord } from "../../store/shelf.ts";
 import { connectProofreader, type ProofreaderLink } from "../../worker/connect.ts";
@@ -54,6 +54,9 @@ export class DeskSession {
     reading: false,
     notice: "",
     checkedOff: [],
+    whileTyping: true,
+    stale: false,
+    words: [],
   };
   private readonly listeners = new Set<() => void>();
   private readonly worker: ProofreaderLink = connectProofreader();
@@ -62,7 +65,6 @@ export class DeskSession {
   private typingTimer: ReturnType<typeof setTimeout> | undefined;
   private shelfTimer: ReturnType<typeof setTimeout> | undefined;
   private queue: Promise<void> = Promise.resolve();
-  private words: string[] = [];
   private hold: Hold | null = null;
 
   constructor(private readonly id: string) {}
@@ -83,7 +85,8 @@ export class DeskSession {
     if ("problem" in read) return this.fail(read.problem.sentence);
     const manuscript = { ...read.manuscript, title: record.title, kind: record.kind };
     manuscript.variety = record.variety;
-    this.words = (await readWords()).map(({ word }) => word);
+    const [words, { whileTyping }] = await Promise.all([readWords(), readSettings()]);
+    this.publish({ words, whileTyping });
     await this.restore(manuscript);
     this.publish({
       phase: "checking",
@@ -93,6 +96,8 @@ export class DeskSession {
       checkedOff: record.off,
     });
     if (!this.hold.first) void this.hold.granted.then(() => this.takeOver(manuscript));
+    // The text first: a check that starts while it is being laid out only holds it up.
+    await painted();
     await this.check();
   }
 
@@ -251,7 +256,7 @@ export class DeskSession {
         word,
       });
       if (!decided) return;
-      await this.changeWords(() => addWord(word, record.title));
+      await this.changeWords(() => addWord(word, this.id));
       this.next();
     });
   }
@@ -282,7 +287,8 @@ export class DeskSession {
   /** Takes in what was typed; it becomes a decision when the typing pauses. */
   type(edits: Edit[]): void {
     this.copy.type(edits);
-    this.recheck(edits);
+    if (this.state.whileTyping) this.recheck(edits);
+    else this.publish({ stale: true });
     this.publish({ kept: { state: "keeping" }, subject: null, choices: null, notice: "" });
     clearTimeout(this.typingTimer);
     this.typingTimer = setTimeout(() => void this.flushTyping(), TYPING_PAUSE_MS);
@@ -295,6 +301,30 @@ export class DeskSession {
   }
 
   // Settings and export
+
+  /** Ends a running check; what is decided and typed stays. */
+  stop(): void {
+    void this.worker.stop();
+    this.publish({ phase: "stopped" });
+  }
+
+  /** Checks the document as it stands. */
+  async run(): Promise<void> {
+    this.publish({ phase: "checking", stale: false, progress: { done: 0, all: 1 } });
+    await this.check();
+  }
+
+  /** Has typing checked at once, or only when asked for. */
+  async setWhileTyping(whileTyping: boolean): Promise<void> {
+    this.publish({ whileTyping });
+    if (whileTyping && this.state.stale) await this.run();
+    await this.guard(() => updateSettings({ whileTyping }));
+  }
+
+  /** Takes a word off the word list. */
+  unlistWord(word: string): Promise<void> {
+    return this.enqueue(() => this.changeWords(() => removeWord(word)));
+  }
 
   /** Switches a check on or off for this document. */
   async switchCheck(rule: string, on: boolean): Promise<void> {
@@ -376,7 +406,7 @@ export class DeskSession {
       variety: record?.variety ?? "en-US",
       kind: record?.kind ?? "report",
       off: checkedOff,
-      words: this.words,
+      words: this.state.words.map(({ word }) => word),
     };
   }
 
@@ -384,7 +414,7 @@ export class DeskSession {
     const { board } = this.copy;
     const { revision } = board;
     const update = await this.worker.check(
-      this.current(),
+      this.copy.editsSoFar(),
       this.settings(),
       proxy((progress) => this.publish({ progress })),
     );
@@ -576,14 +606,13 @@ export class DeskSession {
       target?.act === "undo" ? this.copy.decisions[(target.undoes ?? 0) - 1] : target;
     if (decision?.act !== "word" || decision.word === undefined) return;
     const { word } = decision;
-    const title = this.state.record?.title ?? "";
     await this.changeWords(() =>
-      this.state.standing.has(decision.seq) ? addWord(word, title) : removeWord(word),
+      this.state.standing.has(decision.seq) ? addWord(word, this.id) : removeWord(word),
     );
   }
 
   private async changeWords(change: () => Promise<{ word: string }[]>): Promise<void> {
-    this.words = (await change()).map(({ word }) => word);
+    this.publish({ words: await change() });
     await this.configure();
   }
 
@@ -615,6 +644,15 @@ export class DeskSession {
       },
     });
   }
+}
+
+/** Resolves when what was just published has been drawn. */
+function painted(): Promise<void> {
+  return new Promise((resolve) => {
+    requestAnimationFrame(() => setTimeout(resolve, 0));
+    // A page in the background draws nothing.
+    setTimeout(resolve, 500);
+  });
 }
 
 function anchorOf({ mark, from, to }: PlacedMark) {

@@ -33,7 +33,7 @@ export type Kept =
 
 /** Everything the desk shows; a new object for every change. */
 export interface DeskState {
-  phase: "opening" | "checking" | "ready" | "missing";
+  phase: "opening" | "checking" | "stopped" | "ready" | "missing";
   /** Why the document cannot be shown, for phase "missing". */
   problem: string;
   /** Blocks examined so far, while checking. */
@@ -56,6 +56,12 @@ export interface DeskState {
   /** Something to tell the reader, until the next thing happens. */
   notice: string;
   checkedOff: readonly string[];
+  /** What is typed is checked at once; otherwise when asked for. */
+  whileTyping: boolean;
+  /** Something was typed that has not been checked. */
+  stale: boolean;
+  /** The person's word list. */
+  words: readonly { word: string }[];
 }
 
 export type { Act, Choice, ExportForm };

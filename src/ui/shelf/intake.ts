@@ -60,7 +60,7 @@ export async function firstRun(
   if ("problem" in read) return;
   const words = (await readWords()).map(({ word }) => word);
   const update = await worker.check(
-    read.manuscript,
+    [],
     { variety: record.variety, kind: record.kind, off: record.off, words },
     proxy(({ done, all }) => report(done / Math.max(1, all))),
   );

@@ -118,6 +118,8 @@ export class Galley {
 
   /** Lets the text be changed by typing, or not. */
   setEditable(editable: boolean): void {
+    // A reconfiguration costs as much as a first drawing, so it is made only when it changes something.
+    if (editable === this.view.state.facet(EditorView.editable)) return;
     this.view.dispatch({
       effects: this.editable.reconfigure(EditorView.editable.of(editable)),
     });
@@ -130,6 +132,8 @@ export class Galley {
 
   /** Draws the marks of a stretch of text anew. */
   draw(stretches: readonly { from: number; to: number; marks: DrawnMark[] }[]): void {
+    const nothing = this.view.state.field(marksField).size === 0;
+    if (nothing && stretches.every(({ marks }) => marks.length === 0)) return;
     this.view.dispatch({ effects: stretches.map((one) => drawMarks.of(one)) });
   }
 

@@ -1,0 +1,70 @@
+import { spawn } from "node:child_process";
+import { mkdirSync } from "node:fs";
+import path from "node:path";
+import type { Page } from "playwright-core";
+import { closeBrowser, openBrowser } from "../test/support/browser.ts";
+
+/** Takes the pictures in docs/screenshots of the built application with its demo documents. */
+const root = path.resolve(import.meta.dirname, "..");
+const folder = path.join(root, "docs/screenshots");
+mkdirSync(folder, { recursive: true });
+const port = 4379;
+const server = spawn(process.execPath, ["server.mjs"], {
+  cwd: root,
+  env: { ...process.env, PORT: String(port) },
+  stdio: ["ignore", "pipe", "inherit"],
+});
+await new Promise((resolve) => server.stdout.once("data", resolve));
+
+const shoot = (page: Page, name: string) =>
+  page.screenshot({ path: path.join(folder, `${name}.png`) });
+const settle = (page: Page) => page.waitForTimeout(500);
+
+async function press(page: Page, ...keys: string[]): Promise<void> {
+  for (const key of keys) {
+    await page.keyboard.press(key);
+    await page.waitForTimeout(350);
+  }
+}
+
+try {
+  const { page, close } = await openBrowser();
+  await page.goto(`http://127.0.0.1:${port}`);
+  await page.getByRole("link", { name: "Start" }).nth(4).waitFor();
+  await settle(page);
+  await page.getByRole("link", { name: "Letter instrument maker" }).first().click();
+  await settle(page);
+  await settle(page);
+  await press(page, "Enter", "Enter", "Enter", "s");
+  await settle(page);
+  await shoot(page, "walk-end");
+  await page.getByRole("link", { name: "Shelf" }).click();
+  await settle(page);
+  await shoot(page, "shelf");
+  await page.getByRole("link", { name: "Siltation of the inner harbour" }).first().click();
+  await settle(page);
+  await settle(page);
+  await press(page, "s", "Enter");
+  await settle(page);
+  await shoot(page, "desk");
+  await press(page, "ArrowDown", "ArrowDown", "ArrowDown");
+  await settle(page);
+  await shoot(page, "occurrences");
+  await press(page, "ArrowUp", "ArrowUp", "ArrowUp", "Shift+Enter", "s", "Enter", "Shift+S");
+  await page.getByRole("button", { name: "Decisions" }).click();
+  await settle(page);
+  await shoot(page, "decisions");
+  await page.getByRole("button", { name: "Export…" }).click();
+  await settle(page);
+  await shoot(page, "export");
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: "Dark" }).click();
+  await page.getByRole("button", { name: "Occurrences" }).click();
+  await press(page, "ArrowDown");
+  await settle(page);
+  await shoot(page, "desk-dark");
+  await close();
+} finally {
+  await closeBrowser();
+  server.kill();
+}
