@@ -38,7 +38,7 @@ try {
   await press(page, "Enter", "Enter", "Enter", "s");
   await settle(page);
   await shoot(page, "walk-end");
-  await page.getByRole("link", { name: "Shelf" }).click();
+  await page.getByRole("link", { name: "Shelf", exact: true }).click();
   await settle(page);
   await shoot(page, "shelf");
   await page.getByRole("link", { name: "Siltation of the inner harbour" }).first().click();

@@ -125,6 +125,9 @@ export function Desk({ nonce }: { nonce: string }) {
   );
 }
 
+const TEXT_ENTRY =
+  "input:not([type=checkbox], [type=radio]), textarea, select, [contenteditable=true], .cm-panel";
+
 /** Keys pressed outside text entry and dialogs belong to the walk. */
 function useWalkKeys(session: DeskSession, commands: DeskCommands, paused: boolean): void {
   useEffect(() => {
@@ -132,7 +135,7 @@ function useWalkKeys(session: DeskSession, commands: DeskCommands, paused: boole
     const pressed = (event: KeyboardEvent) => {
       const target = event.target instanceof Element ? event.target : null;
       if (event.defaultPrevented) return;
-      if (target?.closest("input, textarea, select, [contenteditable=true], .cm-panel")) return;
+      if (target?.closest(TEXT_ENTRY)) return;
       const onControl = target?.closest("button, a, summary") !== null && target !== null;
       if (onControl && (event.key === "Enter" || event.key === " ")) return;
       if (runKey(event, session, commands)) event.preventDefault();
