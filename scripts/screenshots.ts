@@ -59,7 +59,7 @@ try {
   await shoot(page, "export");
   await page.keyboard.press("Escape");
   await page.getByRole("button", { name: "Dark" }).click();
-  await page.getByRole("button", { name: "Occurrences" }).click();
+  await page.getByRole("button", { name: "Occurrences", exact: true }).click();
   await press(page, "ArrowDown");
   await settle(page);
   await shoot(page, "desk-dark");

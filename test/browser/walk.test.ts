@@ -275,4 +275,21 @@ describe("the walk", () => {
     await page.locator("footer", { hasText: "of 4" }).waitFor();
     await close();
   });
+
+  test("lets a word stand everywhere, and no place of it stays marked", async () => {
+    const { page, close } = await openBrowser();
+    await openShelf(page);
+    await openDesk(page, "Come and see the tide turn");
+    await press(page, "ArrowDown");
+    assert.match(await reason(page), /daybook/);
+    await press(page, "Shift+S");
+    const drawn = await page.locator(".dr-mark").allTextContents();
+    assert.deepEqual(
+      drawn.filter((text) => text === "daybook"),
+      [],
+    );
+    await press(page, "u");
+    assert.ok((await page.locator(".dr-mark").allTextContents()).includes("daybook"));
+    await close();
+  });
 });

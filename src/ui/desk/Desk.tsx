@@ -206,7 +206,7 @@ function SheetTabs({ sheet, onSheet }: { sheet: Sheet; onSheet: (sheet: Sheet) =
     ["words", "Word list"],
   ];
   return (
-    <div className="mb-2.5 flex gap-4">
+    <div className="mb-2.5 flex gap-3.5 whitespace-nowrap">
       {tabs.map(([name, label]) => (
         <button
           key={name}

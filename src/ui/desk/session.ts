@@ -555,7 +555,8 @@ export class DeskSession {
       this.galley?.apply(decision.edits);
     }
     this.publishLedger();
-    this.refresh(this.copy.blocksOf(decision));
+    const wide = draft.act === "undo" || draft.scope === "everywhere";
+    this.refresh(wide ? "all" : this.copy.blocksOf(decision));
     if (draft.act !== "undo" && draft.act !== "word") this.next();
     return true;
   }
