@@ -79,6 +79,21 @@ describe("plain text", () => {
     );
   });
 
+  test("a wrap that moves stays out of the next change", () => {
+    const source =
+      "so that the gauge in the harbour will be read by the keeper and the\nthe pilots in turn from the first of May and then by nobody at all.\n";
+    const { text: copy } = readTxt(utf8(source), "t.txt");
+    const at = copy.indexOf("the the pilots");
+    const edits = [
+      { from: at + 3, to: at + 7, insert: "" },
+      { from: at + 7, to: at + 14, insert: "" },
+    ];
+    const { bytes, refused } = writeTxt(utf8(source), edits);
+    assert.deepEqual(refused, []);
+    const squeezed = (one: string) => one.replace(/\s+/g, " ").trim();
+    assert.equal(squeezed(text(bytes)), squeezed(applyEdits(copy, edits)));
+  });
+
   test("random edits in files of every line end read back as the edited text", () => {
     const random = seeded(6);
     for (let run = 0; run < 400; run++) {

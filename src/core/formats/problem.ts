@@ -22,3 +22,8 @@ export class FormatProblem extends Error {
     this.name = "FormatProblem";
   }
 }
+
+/** The problem of a text file in which nothing is written. */
+export function noText(): FormatProblem {
+  return new FormatProblem("no-text", "This file holds no text, only blank space.");
+}

@@ -5,22 +5,22 @@ import type { Exported, ExportForm, Problem } from "../../core/formats/document.
 import type { Decision, Draft } from "../../core/ledger/decision.ts";
 import { lastRedoable, lastUndoable, undo } from "../../core/ledger/ledger.ts";
 import type { Block, Edit, Manuscript, Variety } from "../../core/manuscript/model.ts";
-import { NotKept } from "../../store/failure.ts";
 import { type Hold, holdDocument } from "../../store/hold.ts";
 import { addWord, readSettings, readWords, removeWord, updateSettings } from "../../store/house.ts";
-import { readDecisions, writeDecision } from "../../store/ledger.ts";
+import { readDecisions } from "../../store/ledger.ts";
 import { readOriginal, readRecord, updateRecord } from "../../store/shelf.ts";
 import { connectProofreader, type ProofreaderLink } from "../../worker/connect.ts";
 import type { Update } from "../../worker/proofreader.ts";
+import { anchorOf, choicesFor, correctionsOf } from "./choices.ts";
 import { DeskDocument } from "./desk-document.ts";
+import { Keeper } from "./keeper.ts";
 import type { PlacedMark } from "./marks-board.ts";
-import type { DeskState, PlacedChoice, Subject } from "./state.ts";
+import { type DeskState, runOf, type Subject } from "./state.ts";
 
 /** Milliseconds without typing after which what was typed becomes one decision. */
 const TYPING_PAUSE_MS = 250;
 /** Milliseconds after the last decision at which the shelf learns the new counts. */
 const SHELF_DELAY_MS = 600;
-const WORD_CHOICES = 5;
 
 /** What the session asks of the text on screen. */
 export interface GalleyFace {
@@ -64,10 +64,12 @@ export class DeskSession {
   private copy = new DeskDocument({ text: "", blocks: [], spans: [] }, []);
   private typingTimer: ReturnType<typeof setTimeout> | undefined;
   private shelfTimer: ReturnType<typeof setTimeout> | undefined;
-  private queue: Promise<void> = Promise.resolve();
+  private readonly keeper: Keeper;
   private hold: Hold | null = null;
 
-  constructor(private readonly id: string) {}
+  constructor(private readonly id: string) {
+    this.keeper = new Keeper(id, (kept) => this.publish({ kept }));
+  }
 
   getSnapshot = (): DeskState => this.state;
 
@@ -183,7 +185,7 @@ export class DeskSession {
 
   /** Makes a choice at this place, or at every place with the same mistake. */
   take(index: number, everywhere: boolean): Promise<void> {
-    return this.enqueue(async () => {
+    return this.keeper.enqueue(async () => {
       const { subject, choices } = this.state;
       const choice = choices?.[index];
       if (!subject || !choice) return;
@@ -198,12 +200,12 @@ export class DeskSession {
 
   /** Makes the correction with this label at each of the marks. */
   correctAt(places: readonly PlacedMark[], label: string): Promise<void> {
-    return this.enqueue(() => this.correctPlaces(places, label));
+    return this.keeper.enqueue(() => this.correctPlaces(places, label));
   }
 
   /** Lets the mark stand, here or wherever the same is found in this document. */
   stet(everywhere: boolean): Promise<void> {
-    return this.enqueue(async () => {
+    return this.keeper.enqueue(async () => {
       const { subject } = this.state;
       if (subject?.kind !== "mark") return;
       const marks = [anchorOf(subject.place)];
@@ -214,14 +216,14 @@ export class DeskSession {
 
   /** Lets each of these marks stand. */
   stetAt(places: readonly PlacedMark[]): Promise<void> {
-    return this.enqueue(() =>
+    return this.keeper.enqueue(() =>
       this.decide({ act: "stet", scope: "here", marks: places.map(anchorOf), edits: [] }),
     );
   }
 
   /** Asks the author about this place. */
   query(note: string): Promise<void> {
-    return this.enqueue(async () => {
+    return this.keeper.enqueue(async () => {
       const { subject } = this.state;
       if (!subject) return;
       const anchor =
@@ -239,7 +241,7 @@ export class DeskSession {
 
   /** Puts the word on the word list. */
   listWord(): Promise<void> {
-    return this.enqueue(async () => {
+    return this.keeper.enqueue(async () => {
       const { subject, record } = this.state;
       if (subject?.kind !== "mark" || !record) return;
       if (!checkById(subject.place.mark.rule)?.takesWords) {
@@ -263,7 +265,7 @@ export class DeskSession {
 
   /** Takes back the newest decision. */
   undoLast(): Promise<void> {
-    return this.enqueue(async () => {
+    return this.keeper.enqueue(async () => {
       const decision = lastUndoable(this.copy.history);
       if (decision) await this.undoNow(decision.seq);
       else this.say("There is nothing to undo.");
@@ -272,12 +274,12 @@ export class DeskSession {
 
   /** Takes back one decision, however old. */
   undo(seq: number): Promise<void> {
-    return this.enqueue(() => this.undoNow(seq));
+    return this.keeper.enqueue(() => this.undoNow(seq));
   }
 
   /** Takes back the newest undo. */
   redo(): Promise<void> {
-    return this.enqueue(async () => {
+    return this.keeper.enqueue(async () => {
       const decision = lastRedoable(this.copy.history);
       if (decision) await this.undoNow(decision.seq);
       else this.say("There is nothing to redo.");
@@ -297,7 +299,7 @@ export class DeskSession {
   /** Makes a decision of what was typed. */
   flushTyping(): Promise<void> {
     clearTimeout(this.typingTimer);
-    return this.enqueue(() => this.keepTyping());
+    return this.keeper.enqueue(() => this.keepTyping());
   }
 
   // Settings and export
@@ -318,12 +320,12 @@ export class DeskSession {
   async setWhileTyping(whileTyping: boolean): Promise<void> {
     this.publish({ whileTyping });
     if (whileTyping && this.state.stale) await this.run();
-    await this.guard(() => updateSettings({ whileTyping }));
+    await this.keeper.guard(() => updateSettings({ whileTyping }));
   }
 
   /** Takes a word off the word list. */
   unlistWord(word: string): Promise<void> {
-    return this.enqueue(() => this.changeWords(() => removeWord(word)));
+    return this.keeper.enqueue(() => this.changeWords(() => removeWord(word)));
   }
 
   /** Switches a check on or off for this document. */
@@ -333,7 +335,7 @@ export class DeskSession {
     const off = on ? checkedOff.filter((one) => one !== rule) : [...checkedOff, rule];
     this.publish({ checkedOff: off });
     await this.configure();
-    await this.guard(() => updateRecord(this.id, { off }));
+    await this.keeper.guard(() => updateRecord(this.id, { off }));
   }
 
   /** Reads the document as another variety of English. */
@@ -342,7 +344,7 @@ export class DeskSession {
     if (!record || !manuscript) return;
     this.publish({ record: { ...record, variety }, manuscript: { ...manuscript, variety } });
     await this.configure();
-    await this.guard(() => updateRecord(this.id, { variety }));
+    await this.keeper.guard(() => updateRecord(this.id, { variety }));
     if (this.state.subject) this.focus(this.state.subject);
   }
 
@@ -471,25 +473,13 @@ export class DeskSession {
   }
 
   private async loadChoices(subject: Exclude<Subject, null>): Promise<void> {
-    const choices = await this.choicesFor(subject);
+    const choices = await choicesFor(this.worker, subject, this.settings().variety);
     if (this.state.subject !== subject) return;
     // What is probably a name is not shown struck out.
     const first =
       subject.kind === "mark" && subject.place.mark.weight === "fix" ? choices[0] : null;
     this.publish({ choices, previewed: first ? 0 : -1 });
     this.galley?.preview(first?.edits ?? []);
-  }
-
-  private async choicesFor(subject: Exclude<Subject, null>): Promise<PlacedChoice[]> {
-    if (subject.kind === "mark") {
-      const { mark, from } = subject.place;
-      const [choices = []] = await this.worker.choices([mark]);
-      return choices.map(({ label, edits }) => ({ label, edits: moved(edits, from - mark.from) }));
-    }
-    const { word, from, to } = subject.word;
-    const variety = this.settings().variety;
-    const near = await this.worker.wordsNear(word, variety, WORD_CHOICES);
-    return near.map((label) => ({ label, edits: [{ from, to, insert: label }] }));
   }
 
   /** Open marks with the same cause as the subject's. */
@@ -500,40 +490,10 @@ export class DeskSession {
   }
 
   private async correctPlaces(places: readonly PlacedMark[], label: string): Promise<void> {
-    const choices = await this.worker.choices(places.map(({ mark }) => mark));
-    const edits: Edit[] = [];
-    const marks: PlacedMark[] = [];
-    for (const [index, place] of places.entries()) {
-      const own = choices[index] ?? [];
-      const wanted = label.toLowerCase();
-      const choice = own.find((one) => one.label.toLowerCase() === wanted);
-      if (!choice) continue;
-      edits.push(...moved(choice.edits, place.from - place.mark.from));
-      marks.push(place);
-    }
+    const { edits, marks } = await correctionsOf(this.worker, places, label);
     if (marks.length === 0) return;
     const scope = marks.length > 1 ? "everywhere" : "here";
     await this.decide({ act: "correct", scope, marks: marks.map(anchorOf), edits });
-  }
-
-  private enqueue(step: () => Promise<unknown>): Promise<void> {
-    const next = this.queue.then(async () => {
-      await this.guard(step);
-    });
-    this.queue = next;
-    return next;
-  }
-
-  /** Runs a step that writes; a refusal of the storage is shown and nothing is applied. */
-  private async guard(step: () => Promise<unknown>): Promise<boolean> {
-    try {
-      await step();
-      return true;
-    } catch (error) {
-      if (!(error instanceof NotKept)) throw error;
-      this.publish({ kept: { state: "failed", sentence: error.sentence } });
-      return false;
-    }
   }
 
   /** Writes a decision down, then shows it and moves on. */
@@ -546,10 +506,7 @@ export class DeskSession {
       this.say(refusal);
       return false;
     }
-    const decision = this.copy.enter(draft, new Date().toISOString());
-    this.publish({ kept: { state: "keeping" } });
-    await writeDecision(this.id, decision);
-    this.copy.apply(decision);
+    const decision = await this.keeper.decide(this.copy, draft);
     if (decision.edits.length > 0) {
       this.recheck(decision.edits);
       this.galley?.apply(decision.edits);
@@ -562,24 +519,13 @@ export class DeskSession {
   }
 
   private async keepTyping(): Promise<void> {
-    const typed = this.copy.typedDraft();
-    if (!typed) return;
-    let decision: Decision | null = null;
-    if (typed.draft.edits.length > 0) {
-      decision = this.copy.enter(typed.draft, new Date().toISOString());
-      await writeDecision(this.id, decision);
-    }
-    this.copy.recordTyped(decision, typed.steps);
+    if (!(await this.keeper.keepTyping(this.copy))) return;
     this.publishLedger();
     this.refresh([]);
   }
 
   private publishLedger(): void {
-    this.publish({
-      decisions: this.copy.decisions,
-      standing: this.copy.inForce,
-      kept: { state: "kept", at: new Date() },
-    });
+    this.publish({ decisions: this.copy.decisions, standing: this.copy.inForce });
     this.noteOnShelf();
   }
 
@@ -625,25 +571,15 @@ export class DeskSession {
 
   private noteOnShelf(): void {
     clearTimeout(this.shelfTimer);
-    this.shelfTimer = setTimeout(() => void this.guard(() => this.writeShelf()), SHELF_DELAY_MS);
+    this.shelfTimer = setTimeout(
+      () => void this.keeper.guard(() => this.writeShelf()),
+      SHELF_DELAY_MS,
+    );
   }
 
   private async writeShelf(): Promise<void> {
-    const { open, counts, standing, decisions, reading } = this.state;
-    if (!counts || reading) return;
-    const of = (weight: string) => open.filter(({ mark }) => mark.weight === weight).length;
-    const decided = decisions.filter(({ seq, act }) => act !== "undo" && standing.has(seq)).length;
-    await updateRecord(this.id, {
-      place: Math.max(0, this.lastPlace),
-      run: {
-        at: new Date().toISOString(),
-        words: counts.words,
-        fix: of("fix"),
-        settle: of("settle"),
-        weigh: of("weigh"),
-        decided,
-      },
-    });
+    const run = this.state.reading ? null : runOf(this.state);
+    if (run) await updateRecord(this.id, { place: Math.max(0, this.lastPlace), run });
   }
 }
 
@@ -654,12 +590,4 @@ function painted(): Promise<void> {
     // A page in the background draws nothing.
     setTimeout(resolve, 500);
   });
-}
-
-function anchorOf({ mark, from, to }: PlacedMark) {
-  return { rule: mark.rule, text: mark.text, from, to };
-}
-
-function moved(edits: readonly Edit[], by: number): Edit[] {
-  return edits.map((edit) => ({ ...edit, from: edit.from + by, to: edit.to + by }));
 }

@@ -1,6 +1,4 @@
-import type { Choice } from "../../core/checks/check.ts";
-import type { ExportForm } from "../../core/formats/document.ts";
-import type { Act, Decision } from "../../core/ledger/decision.ts";
+import type { Decision } from "../../core/ledger/decision.ts";
 import type { Edit, Manuscript } from "../../core/manuscript/model.ts";
 import type { Counts } from "../../core/readings/counts.ts";
 import type { ShelfRecord } from "../../store/shelf.ts";
@@ -64,4 +62,16 @@ export interface DeskState {
   words: readonly { word: string }[];
 }
 
-export type { Act, Choice, ExportForm };
+/** What the shelf is told of a run; null before there is one. */
+export function runOf({ counts, open, decisions, standing }: DeskState): ShelfRecord["run"] {
+  if (!counts) return null;
+  const of = (weight: string) => open.filter(({ mark }) => mark.weight === weight).length;
+  return {
+    at: new Date().toISOString(),
+    words: counts.words,
+    fix: of("fix"),
+    settle: of("settle"),
+    weigh: of("weigh"),
+    decided: decisions.filter(({ seq, act }) => act !== "undo" && standing.has(seq)).length,
+  };
+}

@@ -33,14 +33,13 @@ export function addOperation(plan: Plan, run: Run, operation: Operation): void {
   else plan.operations.set(run, [operation]);
 }
 
-/** The block that holds a manuscript position. */
+/** The last block placed at or before a manuscript position; undefined when there is none. */
 export function blockAt(blocks: readonly SourceBlock[], position: number): SourceBlock | undefined {
-  const ranges = blocks as readonly { at: number }[];
   let low = 0;
-  let high = ranges.length - 1;
+  let high = blocks.length - 1;
   while (low < high) {
     const middle = (low + high + 1) >> 1;
-    if ((ranges[middle]?.at ?? 0) <= position) low = middle;
+    if ((blocks[middle]?.at ?? 0) <= position) low = middle;
     else high = middle - 1;
   }
   return blocks[low];

@@ -1,10 +1,10 @@
 import { applyEdits, trimEdit } from "../../manuscript/edits.ts";
 import { blockIndexAt } from "../../manuscript/layout.ts";
-import { type Edit, LINE_SEPARATOR } from "../../manuscript/model.ts";
+import { type Edit, LINE_SEPARATOR, type Range } from "../../manuscript/model.ts";
 import { guessKind, type ReadFile, titleOf } from "../assemble.ts";
+import { noText } from "../problem.ts";
 import { keepWraps } from "../source-map.ts";
 import { decodeText, encodeText } from "../text-source.ts";
-import { noText } from "../txt/format.ts";
 import { layOutMarkdown, type MarkdownLayout } from "./layout.ts";
 
 /** Reads a Markdown file. Throws FormatProblem. */
@@ -34,7 +34,10 @@ export function writeMd(
   const layout = layOutMarkdown(source.text);
   const wanted = edits.flatMap((edit) => trimEdit(layout.text, edit) ?? []);
   for (const way of WAYS) {
-    const cuts = wanted.flatMap((edit) => sourceEdits(source.text, layout, edit, way) ?? []);
+    const cuts = wanted.flatMap((edit, index) => {
+      const free = { from: wanted[index - 1]?.to ?? 0, to: wanted[index + 1]?.from ?? Infinity };
+      return sourceEdits(source.text, layout, edit, way, free) ?? [];
+    });
     if (reads(source.text, cuts, applyEdits(layout.text, wanted))) {
       return { bytes: encodeText(source, cuts), refused: [] };
     }
@@ -55,11 +58,12 @@ function oneByOne(
   const refused: { edit: Edit; reason: string }[] = [];
   const done: Edit[] = [];
   let cuts: Edit[] = [];
-  for (const edit of edits) {
+  for (const [index, edit] of edits.entries()) {
     const trimmed = trimEdit(layout.text, edit);
     if (!trimmed) continue;
     const expected = applyEdits(layout.text, [...done, trimmed]);
-    const attempt = WAYS.map((way) => sourceEdits(source, layout, trimmed, way)).find(
+    const free = { from: done.at(-1)?.to ?? 0, to: edits[index + 1]?.from ?? Infinity };
+    const attempt = WAYS.map((way) => sourceEdits(source, layout, trimmed, way, free)).find(
       (added) => added !== null && reads(source, [...cuts, ...added], expected),
     );
     if (attempt) {
@@ -80,13 +84,25 @@ function reads(source: string, cuts: readonly Edit[], expected: string): boolean
   return layOutMarkdown(applyEdits(source, cuts)).text === expected;
 }
 
-function sourceEdits(source: string, layout: MarkdownLayout, edit: Edit, way: Way): Edit[] | null {
+function sourceEdits(
+  source: string,
+  layout: MarkdownLayout,
+  edit: Edit,
+  way: Way,
+  free: Range,
+): Edit[] | null {
   const { map, text, blocks, starts } = layout;
   const index = blockIndexAt(blocks, edit.from);
   const block = blocks[index];
   if (!block || edit.to > block.to) return null;
   const isWrap = (at: number) => source.slice(map.start(at), map.end(at)).includes("\n");
-  const kept = keepWraps(text, edit, isWrap, block.from, block.to);
+  const kept = keepWraps(
+    text,
+    edit,
+    isWrap,
+    Math.max(block.from, free.from),
+    Math.min(block.to, free.to),
+  );
   let insert = way === "plain" ? kept.insert : escapeMarkdown(kept.insert, block.kind === "cell");
   if (kept.wrapAt !== null) {
     const at = insert.lastIndexOf(" ");

@@ -1,0 +1,53 @@
+import type { Anchor } from "../../core/ledger/decision.ts";
+import type { Edit, Variety } from "../../core/manuscript/model.ts";
+import type { ProofreaderLink } from "../../worker/connect.ts";
+import type { PlacedMark } from "./marks-board.ts";
+import type { PlacedChoice, Subject } from "./state.ts";
+
+/** Corrections as the worker makes them, brought to their place in the document. */
+
+const WORD_CHOICES = 5;
+
+/** The choices for what the slip is about. */
+export async function choicesFor(
+  worker: ProofreaderLink,
+  subject: Exclude<Subject, null>,
+  variety: Variety,
+): Promise<PlacedChoice[]> {
+  if (subject.kind === "mark") {
+    const { mark, from } = subject.place;
+    const [choices = []] = await worker.choices([mark]);
+    return choices.map(({ label, edits }) => ({ label, edits: moved(edits, from - mark.from) }));
+  }
+  const { word, from, to } = subject.word;
+  const near = await worker.wordsNear(word, variety, WORD_CHOICES);
+  return near.map((label) => ({ label, edits: [{ from, to, insert: label }] }));
+}
+
+/** The edits that make one correction at many places, and the places that have it to offer. */
+export async function correctionsOf(
+  worker: ProofreaderLink,
+  places: readonly PlacedMark[],
+  label: string,
+): Promise<{ edits: Edit[]; marks: PlacedMark[] }> {
+  const choices = await worker.choices(places.map(({ mark }) => mark));
+  const wanted = label.toLowerCase();
+  const edits: Edit[] = [];
+  const marks: PlacedMark[] = [];
+  for (const [index, place] of places.entries()) {
+    const choice = choices[index]?.find((one) => one.label.toLowerCase() === wanted);
+    if (!choice) continue;
+    edits.push(...moved(choice.edits, place.from - place.mark.from));
+    marks.push(place);
+  }
+  return { edits, marks };
+}
+
+/** A mark as a decision remembers it. */
+export function anchorOf({ mark, from, to }: PlacedMark): Anchor {
+  return { rule: mark.rule, text: mark.text, from, to };
+}
+
+function moved(edits: readonly Edit[], by: number): Edit[] {
+  return edits.map((edit) => ({ ...edit, from: edit.from + by, to: edit.to + by }));
+}
