@@ -145,18 +145,19 @@ export class DeskSession {
   /** Opens the next open mark after the present place, going round at the end. */
   next(): void {
     const { open } = this.state;
-    const at = this.place();
-    const next = open.find(({ from }) => from > at) ?? open[0];
-    if (next) this.focus({ kind: "mark", place: next });
-    else this.focus(null);
+    const here = this.openIndex();
+    const next = here >= 0 ? open[here + 1] : open.find(({ from }) => from >= this.place());
+    const place = next ?? open[0];
+    this.focus(place ? { kind: "mark", place } : null);
   }
 
-  /** Opens the open mark before the present place. */
+  /** Opens the open mark before the present place, going round at the start. */
   previous(): void {
     const { open } = this.state;
-    const at = this.place();
-    const previous = open.findLast(({ from }) => from < at) ?? open.at(-1);
-    if (previous) this.focus({ kind: "mark", place: previous });
+    const here = this.openIndex();
+    const previous = here >= 0 ? open[here - 1] : open.findLast(({ from }) => from < this.place());
+    const place = previous ?? open.at(-1);
+    if (place) this.focus({ kind: "mark", place });
   }
 
   /** Opens the slip for a word without a mark, or the mark that stands there. */
@@ -452,6 +453,13 @@ export class DeskSession {
     this.galley?.redraw(blocks);
   }
 
+  /** Where the open slip's mark stands among the open marks; -1 when it does not. */
+  private openIndex(): number {
+    const { subject, open } = this.state;
+    if (subject?.kind !== "mark") return -1;
+    return open.findIndex(({ mark }) => mark.id === subject.place.mark.id);
+  }
+
   private place(): number {
     const { subject } = this.state;
     if (subject?.kind === "mark") return subject.place.from;
@@ -543,7 +551,7 @@ export class DeskSession {
     const { open } = this.state;
     const nearest = open.find(({ from, to }) => from <= place && to >= place);
     if (nearest) this.focus({ kind: "mark", place: nearest });
-    else this.lastPlace = place - 1;
+    else this.lastPlace = place;
     this.say("Undone.");
   }
 

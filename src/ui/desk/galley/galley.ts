@@ -45,6 +45,8 @@ export class Galley {
   readonly slip: HTMLElement;
   private readonly editable = new Compartment();
   private focused: Focus | null = null;
+  /** The place whose slip opens as soon as its rows can be measured. */
+  private opening: Focus | null = null;
   private width = 0;
 
   constructor(
@@ -140,21 +142,23 @@ export class Galley {
   /** Brings a place to the reading line, shows it, and opens the slip under its row. */
   async show(focus: Focus): Promise<void> {
     this.focused = focus;
-    const { from } = focus;
+    this.opening = focus;
     this.view.dispatch({
       effects: [
         placeSlip.of(null),
         setFocus.of(focus),
-        EditorView.scrollIntoView(from, {
+        EditorView.scrollIntoView(focus.from, {
           y: "start",
           yMargin: Math.round(this.view.scrollDOM.clientHeight * READING_LINE),
         }),
       ],
     });
+    // Rows can be measured once the scrolled text has been laid out.
     await nextFrame();
-    if (this.focused !== focus) return;
     await nextFrame();
-    if (this.focused === focus) this.openSlip();
+    if (this.opening !== focus) return;
+    this.opening = null;
+    this.openSlip();
   }
 
   /** Shows another outcome at the same place. */
@@ -162,12 +166,13 @@ export class Galley {
     if (!this.focused) return;
     this.focused = { ...this.focused, preview: edits };
     this.view.dispatch({ effects: [placeSlip.of(null), setFocus.of(this.focused)] });
-    this.openSlip();
+    if (!this.opening) this.openSlip();
   }
 
   /** Closes the slip. */
   hide(): void {
     this.focused = null;
+    this.opening = null;
     this.view.dispatch({ effects: [placeSlip.of(null), setFocus.of(null)] });
   }
 

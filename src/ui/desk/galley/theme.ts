@@ -3,6 +3,8 @@ import { EditorView } from "@codemirror/view";
 /** Side padding of the text: the left one holds the margin codes. */
 const LEFT = "66px";
 const RIGHT = "34px";
+/** The left padding of items, notes, quotations and references. */
+const INDENTED = "96px";
 
 const columnRules = Object.fromEntries(
   Array.from({ length: 12 }, (_, index) => [
@@ -32,7 +34,11 @@ export const galleyTheme = EditorView.theme({
   },
   ".cm-scroller::-webkit-scrollbar": { display: "none" },
   ".cm-content": { padding: "22px 0 60vh 0", caretColor: "var(--ink)" },
-  ".cm-line": { padding: `0 ${RIGHT} 12px ${LEFT}`, position: "relative" },
+  ".cm-line": {
+    "--inset": LEFT,
+    padding: `0 ${RIGHT} 12px var(--inset)`,
+    position: "relative",
+  },
   ".cm-cursor": { borderLeftColor: "var(--ink)", borderLeftWidth: "2px" },
   ".cm-selectionBackground, &.cm-focused .cm-selectionBackground": {
     backgroundColor: "var(--tint-now)",
@@ -44,12 +50,12 @@ export const galleyTheme = EditorView.theme({
   ".dr-level-3": { fontSize: "18px" },
   ".dr-level-4": { fontSize: "17px", fontStyle: "italic" },
   ".cm-line.dr-item": {
-    paddingLeft: `calc(${LEFT} + 30px)`,
+    "--inset": INDENTED,
     paddingBottom: "5px",
     fontSize: "17px",
   },
-  ".cm-line.dr-item.dr-level-2": { paddingLeft: `calc(${LEFT} + 56px)` },
-  ".cm-line.dr-item.dr-level-3": { paddingLeft: `calc(${LEFT} + 82px)` },
+  ".cm-line.dr-item.dr-level-2": { "--inset": "122px" },
+  ".cm-line.dr-item.dr-level-3": { "--inset": "148px" },
   ".cm-line.dr-item.dr-level-2, .cm-line.dr-item.dr-level-3, .cm-line.dr-item.dr-level-4": {
     fontStyle: "normal",
     paddingTop: "0",
@@ -70,13 +76,13 @@ export const galleyTheme = EditorView.theme({
   },
   ".cm-line.dr-note": {
     fontSize: "15px",
-    paddingLeft: `calc(${LEFT} + 30px)`,
+    "--inset": INDENTED,
     paddingBottom: "8px",
   },
-  ".cm-line.dr-quote": { paddingLeft: `calc(${LEFT} + 30px)`, paddingRight: "64px" },
+  ".cm-line.dr-quote": { "--inset": INDENTED, paddingRight: "64px" },
   ".cm-line.dr-caption": { fontSize: "15px", color: "var(--soft)" },
   ".cm-line.dr-code": { font: "14px/1.5 monospace", paddingBottom: "0" },
-  ".cm-line.dr-reference": { paddingLeft: `calc(${LEFT} + 30px)`, textIndent: "-30px" },
+  ".cm-line.dr-reference": { "--inset": INDENTED, textIndent: "-30px" },
   ".dr-story": {
     padding: `26px ${RIGHT} 10px ${LEFT}`,
     font: "600 12px/1 var(--font-plain)",
@@ -141,8 +147,8 @@ export const galleyTheme = EditorView.theme({
   ".dr-slip": {
     display: "block",
     boxSizing: "border-box",
-    width: `calc(100% + ${LEFT} + ${RIGHT})`,
-    margin: `2px -${RIGHT} 6px -${LEFT}`,
+    width: `calc(100% + var(--inset) + ${RIGHT})`,
+    margin: `2px -${RIGHT} 6px calc(-1 * var(--inset))`,
     padding: `10px ${RIGHT} 11px ${LEFT}`,
     backgroundColor: "var(--wash)",
     borderTop: "1px solid var(--pen)",
