@@ -7,7 +7,7 @@ export function benchKills(): void {
   console.log("\na tab killed 20 times while deciding");
   const run = spawnSync(process.execPath, ["scripts/browser-tests.mjs", "keeping.test.ts"], {
     cwd: root,
-    env: { ...process.env, KILLS: "20" },
+    env: { ...process.env, KILLS: "20", TEST_TIMEOUT: "600000" },
     encoding: "utf8",
   });
   console.log(

@@ -28,7 +28,7 @@ try {
       "--test",
       "--test-reporter=spec",
       "--test-concurrency=1",
-      "--test-timeout=240000",
+      `--test-timeout=${process.env.TEST_TIMEOUT ?? 240_000}`,
       ...files.map((name) => path.join("test/browser", path.basename(name))),
     ],
     { cwd: root, stdio: "inherit", env: { ...process.env, TEST_URL: `http://127.0.0.1:${port}` } },
