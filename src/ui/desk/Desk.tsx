@@ -3,7 +3,7 @@ import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore
 import { VARIETIES, type Variety } from "../../core/manuscript/model.ts";
 import { Brand } from "../parts/Brand.tsx";
 import { Key } from "../parts/Key.tsx";
-import { useTheme } from "../parts/theme.ts";
+import { ThemeSwitch } from "../parts/ThemeSwitch.tsx";
 import { clock, VARIETY_LABELS } from "../parts/words.ts";
 import { type DeskCommands, runKey } from "./commands.ts";
 import { Decisions } from "./Decisions.tsx";
@@ -154,7 +154,6 @@ interface HeaderProps {
 }
 
 function Header({ state, session, sheet, onSheet, onExport }: HeaderProps) {
-  const [theme, changeTheme] = useTheme();
   return (
     <header className="flex items-center gap-4.5 border-b border-rule px-4.5">
       <Brand />
@@ -181,9 +180,7 @@ function Header({ state, session, sheet, onSheet, onExport }: HeaderProps) {
           </select>
         </label>
       ) : null}
-      <button type="button" className="text-soft" onClick={changeTheme}>
-        {theme === "dark" ? "Light" : "Dark"}
-      </button>
+      <ThemeSwitch />
       <button
         type="button"
         className="border-b border-dotted border-faint text-soft"

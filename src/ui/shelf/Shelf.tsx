@@ -5,7 +5,7 @@ import { NotKept } from "../../store/failure.ts";
 import { deleteDocument, listShelf, type ShelfRecord, updateRecord } from "../../store/shelf.ts";
 import { connectProofreader } from "../../worker/connect.ts";
 import { Brand } from "../parts/Brand.tsx";
-import { useTheme } from "../parts/theme.ts";
+import { ThemeSwitch } from "../parts/ThemeSwitch.tsx";
 import { shelveDemo } from "./demo.ts";
 import { firstRun, takeIn } from "./intake.ts";
 import { PasteDialog } from "./PasteDialog.tsx";
@@ -165,7 +165,6 @@ export function Shelf({ nonce }: { nonce: string }) {
 }
 
 function ShelfHeader() {
-  const [theme, changeTheme] = useTheme();
   return (
     <header className="flex h-11 items-center gap-5.5 border-b border-rule px-8">
       <Brand />
@@ -173,9 +172,7 @@ function ShelfHeader() {
         Shelf
       </a>
       <span className="grow" />
-      <button type="button" className="text-soft" onClick={changeTheme}>
-        {theme === "dark" ? "Light" : "Dark"}
-      </button>
+      <ThemeSwitch />
       <span className="text-soft">Kept on this computer</span>
     </header>
   );

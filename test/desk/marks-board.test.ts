@@ -1,0 +1,105 @@
+import assert from "node:assert/strict";
+import { describe, test } from "node:test";
+import type { Mark } from "../../src/core/engine.ts";
+import { SettledPlaces } from "../../src/core/ledger/settled.ts";
+import { shiftBlocks } from "../../src/core/manuscript/layout.ts";
+import { linesManuscript } from "../../src/core/manuscript/lines.ts";
+import type { Edit } from "../../src/core/manuscript/model.ts";
+import { MarksBoard, placesOf } from "../../src/ui/desk/marks-board.ts";
+
+const TEXT = "teh tide and teh ebb\nteh moon";
+
+function mark(block: number, from: number, to: number, text = "teh"): Mark {
+  return {
+    id: `${block}:${from}`,
+    rule: "spelling/unknown-word",
+    pass: "spelling",
+    weight: "fix",
+    code: "sp",
+    block,
+    from,
+    to,
+    text,
+    reason: "",
+    group: text,
+  };
+}
+
+function board() {
+  const { blocks } = linesManuscript(TEXT);
+  const made = new MarksBoard(blocks);
+  made.report(
+    new Map([
+      [0, [mark(0, 0, 3), mark(0, 13, 16)]],
+      [1, [mark(1, 0, 3)]],
+    ]),
+    0,
+  );
+  const shift = (edits: Edit[]) => {
+    const places = placesOf(blocks, edits);
+    shiftBlocks(blocks, edits);
+    return made.shift(edits, places);
+  };
+  return { made, shift };
+}
+
+const starts = (made: MarksBoard) => made.all().map(({ from, to }) => [from, to]);
+
+describe("the marks on the desk", () => {
+  test("stand at their places in the document", () => {
+    assert.deepEqual(starts(board().made), [
+      [0, 3],
+      [13, 16],
+      [21, 24],
+    ]);
+  });
+
+  test("move with edits before them, in their block and in others", () => {
+    const { made, shift } = board();
+    assert.deepEqual(shift([{ from: 4, to: 8, insert: "spring tide" }]), [0]);
+    assert.deepEqual(starts(made), [
+      [0, 3],
+      [20, 23],
+      [28, 31],
+    ]);
+  });
+
+  test("go when their own text is touched, and not when something is put beside them", () => {
+    const { made, shift } = board();
+    shift([{ from: 16, to: 16, insert: "x" }]);
+    assert.equal(made.all().length, 3);
+    shift([{ from: 14, to: 15, insert: "" }]);
+    assert.deepEqual(starts(made), [
+      [0, 3],
+      [21, 24],
+    ]);
+  });
+
+  test("of a block edited since are not replaced by an older report", () => {
+    const { made, shift } = board();
+    const { revision } = made;
+    shift([{ from: 20, to: 20, insert: "!" }]);
+    const late = new Map([
+      [0, []],
+      [1, []],
+    ]);
+    assert.deepEqual(made.report(late, revision), [1]);
+    assert.equal(made.all().length, 2);
+    assert.deepEqual(made.report(new Map([[0, []]]), made.revision), [0]);
+    assert.equal(made.all().length, 0);
+  });
+
+  test("are open unless a decision settled that very place, or all like it", () => {
+    const { made } = board();
+    const anchor = { rule: "spelling/unknown-word", text: "teh", from: 13, to: 16 };
+    const entry = { at: "", edits: [], inverse: [], marks: [anchor], act: "stet" } as const;
+    const settled = new SettledPlaces();
+    settled.add({ ...entry, seq: 1, scope: "here", marks: [anchor], edits: [], inverse: [] });
+    assert.deepEqual(
+      made.open(settled).map(({ from }) => from),
+      [0, 21],
+    );
+    settled.add({ ...entry, seq: 2, scope: "everywhere", marks: [anchor], edits: [], inverse: [] });
+    assert.deepEqual(made.open(settled), []);
+  });
+});

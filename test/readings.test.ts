@@ -1,0 +1,43 @@
+import assert from "node:assert/strict";
+import { describe, test } from "node:test";
+import { analyse } from "../src/core/language/analysis.ts";
+import { addCounts, countBlock } from "../src/core/readings/counts.ts";
+
+const count = (text: string, kind: "paragraph" | "heading" = "paragraph") =>
+  countBlock(analyse(kind, text, []));
+
+describe("counts", () => {
+  test("take hyphenated words, numbers and addresses for one word each, and no punctuation", () => {
+    assert.equal(count("A well-known 4,900 m³ — see www.gannet-head.example!").words, 6);
+    assert.equal(count("“…” – ?").words, 0);
+  });
+
+  test("find sentences in prose only", () => {
+    assert.equal(count("One. Two? Three!").sentences, 3);
+    const heading = count("What the records show", "heading");
+    assert.deepEqual([heading.sentences, heading.proseWords, heading.words], [0, 0, 4]);
+  });
+
+  test("agree with Intl.Segmenter on the words of plain sentences", () => {
+    const segmenter = new Intl.Segmenter("en", { granularity: "word" });
+    for (const text of [
+      "The gauge in the float well records a level every six minutes.",
+      "It’s the keepers’ own daybook, isn't it?",
+      "Soundings were taken along nine lines every spring and autumn since 1981.",
+    ]) {
+      const theirs = [...segmenter.segment(text)].filter(({ isWordLike }) => isWordLike).length;
+      assert.equal(count(text).words, theirs, text);
+    }
+  });
+
+  test("add up", () => {
+    const total = addCounts([count("One. Two."), count(""), count("Head", "heading")]);
+    assert.deepEqual(total, {
+      words: 3,
+      sentences: 2,
+      proseWords: 2,
+      characters: 13,
+      paragraphs: 2,
+    });
+  });
+});
