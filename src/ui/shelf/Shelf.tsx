@@ -16,6 +16,8 @@ import { ShelfTable, type Sorting } from "./ShelfTable.tsx";
 export function Shelf({ nonce }: { nonce: string }) {
   setNonce(nonce);
   const worker = useMemo(() => connectProofreader(), []);
+  // First runs have a worker of their own: one checks what it read last, and files come in meanwhile.
+  const runner = useMemo(() => connectProofreader(), []);
   const [records, setRecords] = useState<ShelfRecord[] | null>(null);
   const [busy, setBusy] = useState("");
   const [problems, setProblems] = useState<string[]>([]);
@@ -36,12 +38,12 @@ export function Shelf({ nonce }: { nonce: string }) {
       if (await shelveDemo(worker)) await refresh();
       for (const record of await listShelf()) {
         if (record.run) continue;
-        await firstRun(worker, record, (share) => setRunning({ id: record.id, share }));
+        await firstRun(runner, record, (share) => setRunning({ id: record.id, share }));
         await refresh();
       }
       setRunning(null);
     })().catch((error: unknown) => setProblems([sentenceOf(error)]));
-  }, [worker, refresh]);
+  }, [worker, runner, refresh]);
   const bringIn = useCallback(
     async (files: readonly { name: string; bytes: () => Promise<ArrayBuffer> }[]) => {
       const said: string[] = [];
