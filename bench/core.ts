@@ -3,7 +3,7 @@ import path from "node:path";
 import dictionary from "dictionary-en-gb";
 import mammoth from "mammoth";
 import nspell from "nspell";
-import { firstChoices } from "../src/command/checking.ts";
+import { checkText, firstChoices } from "../src/command/checking.ts";
 import { type CheckSettings, Engine } from "../src/core/engine.ts";
 import { readDocx } from "../src/core/formats/docx/read.ts";
 import { writeDocx } from "../src/core/formats/docx/write.ts";
@@ -69,23 +69,8 @@ export async function benchCore(): Promise<void> {
       "corrections of one mark",
       await time(60, () => engine.choices(marks[step++ % marks.length] as never)),
     );
-    const fresh = check();
-    const edits = firstChoices(
-      fresh.allMarks().map((mark) => {
-        const { from } = fresh.blockRange(mark.block);
-        const move = (one: { from: number; to: number; insert: string }) => ({
-          ...one,
-          from: one.from + from,
-          to: one.to + from,
-        });
-        return {
-          ...mark,
-          from: mark.from + from,
-          to: mark.to + from,
-          choices: fresh.choices(mark).map((one) => ({ ...one, edits: one.edits.map(move) })),
-        };
-      }),
-    );
+    const options = { variety: "en-GB", kind: "report", passes: ["spelling"] } as const;
+    const edits = firstChoices(checkText(manuscript, lexicon, options).marks);
     for (const as of ["tracked", "clean"] as const) {
       report(
         `export, ${as}, ${edits.length} corrections`,

@@ -3,6 +3,7 @@ import path from "node:path";
 import type { Choice, Pass } from "../core/checks/check.ts";
 import { type CheckSettings, Engine, type Mark } from "../core/engine.ts";
 import { Lexicon } from "../core/language/lexicon.ts";
+import { moveEdits } from "../core/manuscript/edits.ts";
 import type { Edit, Kind, Manuscript, Variety } from "../core/manuscript/model.ts";
 
 /** The dictionary that ships in data/. */
@@ -46,7 +47,6 @@ export function checkText(
 
 function printed(engine: Engine, mark: Mark): PrintedMark {
   const { from } = engine.blockRange(mark.block);
-  const move = (edit: Edit) => ({ ...edit, from: edit.from + from, to: edit.to + from });
   return {
     rule: mark.rule,
     pass: mark.pass,
@@ -55,7 +55,7 @@ function printed(engine: Engine, mark: Mark): PrintedMark {
     to: mark.to + from,
     text: mark.text,
     reason: mark.reason,
-    choices: engine.choices(mark).map((one) => ({ ...one, edits: one.edits.map(move) })),
+    choices: engine.choices(mark).map((one) => ({ ...one, edits: moveEdits(one.edits, from) })),
   };
 }
 

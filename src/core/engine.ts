@@ -9,7 +9,7 @@ import type {
 } from "./checks/check.ts";
 import { CHECKS, checkById } from "./checks/index.ts";
 import { analyse, type Language } from "./language/analysis.ts";
-import { applyEdits } from "./manuscript/edits.ts";
+import { applyEdits, moveEdits } from "./manuscript/edits.ts";
 import { blockIndexAt, copyLayout, shiftBlocks, shiftSpans } from "./manuscript/layout.ts";
 import type { Block, Edit, Kind, Manuscript, Span, Variety } from "./manuscript/model.ts";
 import { addCounts, type Counts, countBlock, NO_COUNTS } from "./readings/counts.ts";
@@ -124,8 +124,7 @@ export class Engine {
     }
     for (const [index, own] of byBlock) {
       const { from } = this.blockRange(index);
-      const local = own.map((one) => ({ ...one, from: one.from - from, to: one.to - from }));
-      this.texts[index] = applyEdits(this.texts[index] ?? "", local);
+      this.texts[index] = applyEdits(this.texts[index] ?? "", moveEdits(own, -from));
     }
     shiftBlocks(this.blocks, edits);
     shiftSpans(this.spans, edits);

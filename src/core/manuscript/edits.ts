@@ -30,6 +30,11 @@ export function applyEdits(text: string, edits: readonly Edit[]): string {
   return pieces.join("");
 }
 
+/** The same edits on a text that starts `by` later, or earlier where it is negative. */
+export function moveEdits(edits: readonly Edit[], by: number): Edit[] {
+  return edits.map((edit) => ({ ...edit, from: edit.from + by, to: edit.to + by }));
+}
+
 /** The edits that lead back: positions refer to the text after `edits`; same order, same count. */
 export function invertEdits(text: string, edits: readonly Edit[]): Edit[] {
   let shift = 0;

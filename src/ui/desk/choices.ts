@@ -1,4 +1,5 @@
 import type { Anchor } from "../../core/ledger/decision.ts";
+import { moveEdits } from "../../core/manuscript/edits.ts";
 import type { Edit, Variety } from "../../core/manuscript/model.ts";
 import type { ProofreaderLink } from "../../worker/connect.ts";
 import type { PlacedMark } from "./marks-board.ts";
@@ -17,7 +18,10 @@ export async function choicesFor(
   if (subject.kind === "mark") {
     const { mark, from } = subject.place;
     const [choices = []] = await worker.choices([mark]);
-    return choices.map(({ label, edits }) => ({ label, edits: moved(edits, from - mark.from) }));
+    return choices.map(({ label, edits }) => ({
+      label,
+      edits: moveEdits(edits, from - mark.from),
+    }));
   }
   const { word, from, to } = subject.word;
   const near = await worker.wordsNear(word, variety, WORD_CHOICES);
@@ -37,7 +41,7 @@ export async function correctionsOf(
   for (const [index, place] of places.entries()) {
     const choice = choices[index]?.find((one) => one.label.toLowerCase() === wanted);
     if (!choice) continue;
-    edits.push(...moved(choice.edits, place.from - place.mark.from));
+    edits.push(...moveEdits(choice.edits, place.from - place.mark.from));
     marks.push(place);
   }
   return { edits, marks };
@@ -46,8 +50,4 @@ export async function correctionsOf(
 /** A mark as a decision remembers it. */
 export function anchorOf({ mark, from, to }: PlacedMark): Anchor {
   return { rule: mark.rule, text: mark.text, from, to };
-}
-
-function moved(edits: readonly Edit[], by: number): Edit[] {
-  return edits.map((edit) => ({ ...edit, from: edit.from + by, to: edit.to + by }));
 }

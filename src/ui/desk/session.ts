@@ -22,6 +22,8 @@ const TYPING_PAUSE_MS = 250;
 /** Milliseconds after the last decision at which the shelf learns the new counts. */
 const SHELF_DELAY_MS = 600;
 
+const ANOTHER_TAB = "This document is open in another tab, which does the writing.";
+
 /** What the session asks of the text on screen. */
 export interface GalleyFace {
   apply(edits: readonly Edit[]): void;
@@ -126,7 +128,7 @@ export class DeskSession {
 
   /** Why the reader may not make a change; null when they may. */
   whyRefused(edit: Edit): string | null {
-    if (this.state.reading) return "This document is open in another tab, which does the writing.";
+    if (this.state.reading) return ANOTHER_TAB;
     return this.copy.whyRefused(edit);
   }
 
@@ -508,7 +510,7 @@ export class DeskSession {
   private async decide(draft: Draft): Promise<boolean> {
     await this.keepTyping();
     const refusal = this.state.reading
-      ? "This document is open in another tab, which does the writing."
+      ? ANOTHER_TAB
       : draft.edits.map((edit) => this.whyRefused(edit)).find(Boolean);
     if (refusal) {
       this.say(refusal);

@@ -11,7 +11,7 @@ import type { ProofreaderLink } from "../../worker/connect.ts";
 export type Taken = { record: ShelfRecord } | { problem: string };
 
 /** The variety to assume where a text does not tell: the browser's own. */
-export function browserVariety(): Variety {
+function browserVariety(): Variety {
   return navigator.language === "en-US" ? "en-US" : "en-GB";
 }
 

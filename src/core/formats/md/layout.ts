@@ -300,7 +300,7 @@ const REFERENCE = /^&(?:#[xX]([0-9a-fA-F]{1,6})|#(\d{1,7})|([A-Za-z0-9]+));/;
  * Origins of the characters of a text node: source[from, to) with escapes, character references and
  * the prefixes of continued lines taken off. Null where the two cannot be brought together.
  */
-export function alignText(
+function alignText(
   source: string,
   from: number,
   to: number,
