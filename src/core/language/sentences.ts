@@ -62,14 +62,13 @@ function isAbbreviation(text: string, at: number, next: number): boolean {
   const word = text.slice(from, at);
   const lower = word.toLowerCase();
   if (BEFORE_NAME.has(lower)) return true;
-  if (/^\p{Lu}(?:\.\p{Lu})*$/u.test(word) && !ABBREVIATIONS.has(lower)) {
-    return word !== "I" || /\p{Lu}\p{Ll}+ $/u.test(text.slice(Math.max(0, from - 15), from));
-  }
   const atStart = text.slice(0, from).trim() === "";
   if (/^(?:\d{1,3}|\p{L})$/u.test(word) && atStart) return true;
-  if (ABBREVIATIONS.has(lower) || /^(?:\p{L}\.)+\p{L}$/u.test(word)) {
-    const following = /^\p{L}+/u.exec(text.slice(next, next + 20))?.[0] ?? "";
-    return !SENTENCE_STARTERS.has(following);
+  const following = /^\p{L}+(?!\.)/u.exec(text.slice(next, next + 20))?.[0] ?? "";
+  const opens = SENTENCE_STARTERS.has(following);
+  if (/^\p{Lu}(?:\.\p{Lu})*$/u.test(word) && !ABBREVIATIONS.has(lower)) {
+    if (opens && following.length > 1) return false;
+    return word !== "I" || /\p{Lu}\p{Ll}+ $/u.test(text.slice(Math.max(0, from - 15), from));
   }
-  return false;
+  return (ABBREVIATIONS.has(lower) || /^(?:\p{L}\.)+\p{L}$/u.test(word)) && !opens;
 }

@@ -17,7 +17,7 @@ export const KINDS = [
 export type Kind = (typeof KINDS)[number];
 
 /** Varieties of English, as BCP 47 tags. */
-export const VARIETIES = ["en-US", "en-GB"] as const;
+export const VARIETIES = ["en-US", "en-GB", "en-GB-oxendict", "en-CA", "en-AU"] as const;
 export type Variety = (typeof VARIETIES)[number];
 
 export const FORMATS = ["docx", "txt", "md"] as const;

@@ -1,0 +1,349 @@
+import { TAGS, type Tag } from "./tags.ts";
+import type { Unit } from "./units.ts";
+
+/**
+ * Part-of-speech tagger: an averaged perceptron over hashed features, left to right (Collins 2002,
+ * "Discriminative training methods for hidden Markov models"). Features of one word, of a
+ * neighbour and of the two tags before are added up once and remembered; only those that join two
+ * of them are looked up at each place.
+ *
+ * The model file: five little-endian 32-bit numbers (magic, feature count, bytes of keys, weight
+ * count, bytes of words); the features' keys sorted, as differences in 7-bit groups, low first; one
+ * byte a feature for the number of its weights; one byte a weight for its tag; one signed byte a
+ * weight; then known words as UTF-8 lines "word class", sorted.
+ */
+export const TAGGER_MAGIC = 0x47545244;
+
+/** A word's class: its commonest tag and the next one (or none), and whether it has no other. */
+export interface WordClass {
+  first: number;
+  second: number;
+  /** Whether the word always has its first tag, so that nothing need be weighed. */
+  sure: boolean;
+}
+
+const TAG_COUNT = TAGS.length;
+/** In place of a tag before the sentence, and of a second tag where there is none. */
+export const NO_TAG = 62;
+
+export function packClass({ first, second, sure }: WordClass): number {
+  return (first * 64 + second) * 2 + (sure ? 1 : 0);
+}
+
+/** A word as the features see it. */
+export interface TaggedWord {
+  hash: number;
+  suffixes: [number, number, number, number];
+  opening: number;
+  shape: number;
+  /** Its packed class, or -1 less its traits in the lexicon where the model never saw it. */
+  known: number;
+  traits: number;
+  vectors: (Int32Array | undefined)[];
+}
+
+function mix(a: number, b: number): number {
+  let hash = Math.imul(a ^ b, 0x85ebca6b);
+  hash ^= hash >>> 13;
+  hash = Math.imul(hash, 0xc2b2ae35);
+  return hash ^ (hash >>> 16);
+}
+
+function hashText(text: string, from: number, to: number): number {
+  let hash = 2166136261;
+  for (let at = Math.max(0, from); at < to; at++) {
+    hash = Math.imul(hash ^ text.charCodeAt(at), 16777619);
+  }
+  return hash;
+}
+
+/** Describes a word as written: `known` is its packed class or -1, `traits` are the lexicon's. */
+export function describe(written: string, known: number, traits: number): TaggedWord {
+  const word = normalised(written);
+  const size = word.length;
+  return {
+    hash: hashText(word, 0, size),
+    suffixes: [1, 2, 3, 4].map((count) =>
+      hashText(word, size - count, size),
+    ) as TaggedWord["suffixes"],
+    opening: hashText(word, 0, Math.min(2, size)),
+    shape: shapeOf(written),
+    known: known < 0 ? -1 - traits : known,
+    traits,
+    vectors: [],
+  };
+}
+
+function normalised(word: string): string {
+  const first = word.charCodeAt(0);
+  if (first >= 48 && first <= 57) return /^\d{4}$/.test(word) ? "!year" : "!number";
+  return word.replaceAll("’", "'").replace(/[“”]/g, '"').toLowerCase();
+}
+
+function shapeOf(word: string): number {
+  if (/\d/.test(word)) return /^[\d.,:/%-]+$/.test(word) ? 1 : 2;
+  const capital = /^\p{Lu}/u.test(word);
+  if (word.includes("-")) return capital ? 3 : 4;
+  if (capital) return word.length > 1 && word === word.toUpperCase() ? 5 : 6;
+  return /^\p{L}/u.test(word) ? 7 : 0;
+}
+
+/** Features of a word in its own place. */
+export function ownFeatures({
+  hash,
+  suffixes,
+  opening,
+  shape,
+  known,
+  traits,
+}: TaggedWord): number[] {
+  const [one, two, three, four] = suffixes;
+  return [
+    mix(1, 7),
+    mix(2, hash),
+    mix(3, three),
+    mix(4, two),
+    mix(5, one),
+    mix(6, four),
+    mix(7, opening),
+    mix(8, known),
+    mix(mix(9, shape), three),
+    mix(mix(10, shape), known),
+    mix(mix(11, traits), three),
+    mix(mix(12, traits), one),
+    mix(mix(13, traits), shape),
+  ];
+}
+
+const PLACES = [-2, -1, 1, 2] as const;
+
+/** Features of a neighbour, `place` words from the one to tag. */
+export function neighbourFeatures(word: TaggedWord, place: number): number[] {
+  const base = 26 + place * 5;
+  const near = [mix(base, word.hash), mix(base + 1, word.known)];
+  if (Math.abs(place) > 1) return near;
+  return [
+    ...near,
+    mix(base + 2, word.suffixes[2]),
+    mix(mix(base + 3, word.shape), word.suffixes[1]),
+  ];
+}
+
+/** Features of the two tags before. */
+export function historyFeatures(last: number, beforeLast: number): number[] {
+  return [mix(40, last), mix(41, beforeLast), mix(42, last * 64 + beforeLast)];
+}
+
+export const JOINT_FEATURES = 15;
+
+/** Fills in the features that join the word, its neighbours and the tags before. */
+export function fillJoint(
+  features: Int32Array,
+  word: TaggedWord,
+  before: TaggedWord,
+  next: TaggedWord,
+  afterNext: TaggedWord,
+  last: number,
+  beforeLast: number,
+  opens: number,
+): void {
+  features[0] = mix(50, word.shape * 2 + opens);
+  features[1] = mix(mix(51, last), word.hash);
+  features[2] = mix(mix(52, last), word.suffixes[2]);
+  features[3] = mix(mix(53, word.shape * 2 + opens), last);
+  features[4] = mix(mix(54, word.hash), next.hash);
+  features[5] = mix(mix(55, last), next.hash);
+  features[6] = mix(mix(56, last), next.known);
+  features[7] = mix(mix(57, word.known), next.known);
+  features[8] = mix(mix(58, last * 64 + beforeLast), word.known);
+  features[9] = mix(mix(59, before.hash), word.hash);
+  features[10] = mix(mix(60, word.hash), next.known);
+  features[11] = mix(mix(mix(61, word.known), next.known), afterNext.known);
+  features[12] = mix(mix(62, before.shape * 8 + next.shape), word.shape * 2 + opens);
+  features[13] = mix(mix(mix(63, last), word.known), next.known);
+  features[14] = mix(mix(64, last * 64 + beforeLast), word.hash);
+}
+
+/** Words remembered with their vectors; beyond it the memory starts anew. */
+const MAX_REMEMBERED = 40_000;
+
+export class Tagger {
+  private readonly mask: number;
+  private readonly keys: Uint32Array;
+  private readonly starts: Uint32Array;
+  private readonly sizes: Uint8Array;
+  private readonly tags: Uint8Array;
+  private readonly weights: Int8Array;
+  private readonly classes = new Map<string, number>();
+  private readonly words = new Map<string, TaggedWord>();
+  private readonly beforeStart = describe("<", -1, 0);
+  private readonly afterEnd = describe(">", -1, 0);
+  private readonly histories: (Int32Array | undefined)[] = [];
+
+  /**
+   * Takes the model's bytes and the traits of a word in running text. Throws RangeError when the
+   * bytes are no model of this version.
+   */
+  constructor(
+    bytes: Uint8Array,
+    private readonly traitsOf: (word: string) => number,
+  ) {
+    const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+    if (bytes.length < 20 || view.getUint32(0, true) !== TAGGER_MAGIC) {
+      throw new RangeError("not a tagger model");
+    }
+    const [features, keyBytes, weights, wordBytes] = [4, 8, 12, 16].map((at) =>
+      view.getUint32(at, true),
+    ) as [number, number, number, number];
+    const sizesAt = 20 + keyBytes;
+    const tagsAt = sizesAt + features;
+    if (bytes.length !== tagsAt + 2 * weights + wordBytes) throw new RangeError("damaged model");
+    this.tags = Uint8Array.from(bytes.subarray(tagsAt, tagsAt + weights));
+    this.weights = Int8Array.from(bytes.subarray(tagsAt + weights, tagsAt + 2 * weights));
+    let capacity = 1;
+    while (capacity < features * 1.6) capacity *= 2;
+    this.mask = capacity - 1;
+    this.keys = new Uint32Array(capacity);
+    this.starts = new Uint32Array(capacity);
+    this.sizes = new Uint8Array(capacity);
+    let at = 20;
+    let key = 0;
+    let start = 0;
+    for (let index = 0; index < features; index++) {
+      let factor = 1;
+      let byte = 0;
+      do {
+        byte = bytes[at++] ?? 0;
+        key += (byte & 127) * factor;
+        factor *= 128;
+      } while (byte & 128);
+      const slot = this.slot(key);
+      const size = bytes[sizesAt + index] ?? 0;
+      this.keys[slot] = key;
+      this.starts[slot] = start;
+      this.sizes[slot] = size;
+      start += size;
+    }
+    const lines = new TextDecoder().decode(bytes.subarray(tagsAt + 2 * weights)).split("\n");
+    for (const line of lines) {
+      const space = line.indexOf(" ");
+      if (space > 0) this.classes.set(line.slice(0, space), Number(line.slice(space + 1)));
+    }
+  }
+
+  /** The tag of every unit, as indexes into TAGS; `opens` are the units that begin a sentence. */
+  tag(text: string, units: readonly Unit[], opens: ReadonlySet<number>): Uint8Array {
+    const tags = new Uint8Array(units.length);
+    const words = units.map(({ from, to }) => this.describe(text.slice(from, to)));
+    const scores = new Int32Array(TAG_COUNT);
+    const joint = new Int32Array(JOINT_FEATURES);
+    let last = NO_TAG;
+    let beforeLast = NO_TAG;
+    let start = 0;
+    let end = 0;
+    for (let index = 0; index < words.length; index++) {
+      if (index === end) {
+        start = index;
+        end = index + 1;
+        while (end < words.length && !opens.has(units[end]?.from ?? 0)) end++;
+        last = NO_TAG;
+        beforeLast = NO_TAG;
+      }
+      const word = words[index] ?? this.beforeStart;
+      let best = word.known >= 0 && word.known & 1 ? word.known >> 7 : -1;
+      if (best < 0) {
+        const at = (place: number) =>
+          index + place < start
+            ? this.beforeStart
+            : index + place >= end
+              ? this.afterEnd
+              : (words[index + place] ?? this.afterEnd);
+        scores.set(this.vector(word, 0));
+        for (const place of PLACES) addTo(scores, this.vector(at(place), place));
+        addTo(scores, this.history(last, beforeLast));
+        const opening = index === start ? 1 : 0;
+        fillJoint(joint, word, at(-1), at(1), at(2), last, beforeLast, opening);
+        for (let feature = 0; feature < JOINT_FEATURES; feature++) {
+          this.addWeights(scores, joint[feature] ?? 0);
+        }
+        best = highest(scores);
+      }
+      tags[index] = best;
+      beforeLast = last;
+      last = best;
+    }
+    return tags;
+  }
+
+  /** The tags a word is known to have, likeliest first; empty for a word the model never saw. */
+  tagsOf(word: string): Tag[] {
+    const packed = this.classes.get(word) ?? -1;
+    if (packed < 0) return [];
+    return [packed >> 7, (packed >> 1) & 63].flatMap((tag) => TAGS[tag] ?? []);
+  }
+
+  private describe(written: string): TaggedWord {
+    const known = this.words.get(written);
+    if (known) return known;
+    const own = this.classes.get(written) ?? this.classes.get(normalised(written)) ?? -1;
+    const sure = this.classes.has(written) ? own : own & ~1;
+    const word = describe(written, own < 0 ? -1 : sure, this.traitsOf(written));
+    if (this.words.size >= MAX_REMEMBERED) this.words.clear();
+    this.words.set(written, word);
+    return word;
+  }
+
+  /** What a word adds to every tag's score when it stands `place` words from the one to tag. */
+  private vector(word: TaggedWord, place: number): Int32Array {
+    const known = word.vectors[place + 2];
+    if (known) return known;
+    const features = place === 0 ? ownFeatures(word) : neighbourFeatures(word, place);
+    const vector = this.sum(features);
+    word.vectors[place + 2] = vector;
+    return vector;
+  }
+
+  private history(last: number, beforeLast: number): Int32Array {
+    const index = last * 64 + beforeLast;
+    const known = this.histories[index];
+    if (known) return known;
+    const vector = this.sum(historyFeatures(last, beforeLast));
+    this.histories[index] = vector;
+    return vector;
+  }
+
+  private sum(features: readonly number[]): Int32Array {
+    const vector = new Int32Array(TAG_COUNT);
+    for (const feature of features) this.addWeights(vector, feature);
+    return vector;
+  }
+
+  private addWeights(scores: Int32Array, feature: number): void {
+    const slot = this.slot(feature >>> 0 || 1);
+    if (this.keys[slot] === 0) return;
+    const from = this.starts[slot] ?? 0;
+    const to = from + (this.sizes[slot] ?? 0);
+    for (let at = from; at < to; at++) {
+      const tag = this.tags[at] ?? 0;
+      scores[tag] = (scores[tag] ?? 0) + (this.weights[at] ?? 0);
+    }
+  }
+
+  private slot(key: number): number {
+    let slot = (Math.imul(key, 0x9e3779b1) >>> 7) & this.mask;
+    while (this.keys[slot] !== 0 && this.keys[slot] !== key) slot = (slot + 1) & this.mask;
+    return slot;
+  }
+}
+
+function addTo(scores: Int32Array, vector: Int32Array): void {
+  for (let tag = 0; tag < TAG_COUNT; tag++) scores[tag] = (scores[tag] ?? 0) + (vector[tag] ?? 0);
+}
+
+function highest(scores: Int32Array): number {
+  let best = 0;
+  for (let tag = 1; tag < TAG_COUNT; tag++) {
+    if ((scores[tag] ?? 0) > (scores[best] ?? 0)) best = tag;
+  }
+  return best;
+}
