@@ -3,7 +3,7 @@ import path from "node:path";
 import dictionary from "dictionary-en-gb";
 import mammoth from "mammoth";
 import nspell from "nspell";
-import { checkText, firstChoices } from "../src/command/checking.ts";
+import { checkText, firstChoices, loadLanguage } from "../src/command/checking.ts";
 import { type CheckSettings, Engine } from "../src/core/engine.ts";
 import { readDocx } from "../src/core/formats/docx/read.ts";
 import { writeDocx } from "../src/core/formats/docx/write.ts";
@@ -21,7 +21,7 @@ export async function benchCore(): Promise<void> {
     readFileSync(path.resolve(import.meta.dirname, "../data/lexicon.bin")),
   );
   report("load the dictionary", await time(9, () => new Lexicon(bytes)), 400);
-  const lexicon = new Lexicon(bytes);
+  const language = loadLanguage();
   const settings: CheckSettings = { variety: "en-GB", kind: "report", off: [], words: [] };
   for (const words of [3_000, 100_000]) {
     const file = await benchDocument(words);
@@ -34,7 +34,7 @@ export async function benchCore(): Promise<void> {
     );
     const manuscript = readDocx(file, "b.docx");
     const check = () => {
-      const engine = new Engine(manuscript, { lexicon }, settings);
+      const engine = new Engine(manuscript, language, settings);
       for (const _ of engine.examineAll());
       return engine;
     };
@@ -70,7 +70,7 @@ export async function benchCore(): Promise<void> {
       await time(60, () => engine.choices(marks[step++ % marks.length] as never)),
     );
     const options = { variety: "en-GB", kind: "report", passes: ["spelling"] } as const;
-    const edits = firstChoices(checkText(manuscript, lexicon, options).marks);
+    const edits = firstChoices(checkText(manuscript, language, options).marks);
     for (const as of ["tracked", "clean"] as const) {
       report(
         `export, ${as}, ${edits.length} corrections`,

@@ -1,12 +1,20 @@
 import { benchBrowser } from "./browser.ts";
 import { benchCore } from "./core.ts";
+import { benchFalseAlarms } from "./false-alarms.ts";
 import { benchKills } from "./kills.ts";
+import { benchLanguage } from "./language.ts";
+import { benchManuals } from "./manuals.ts";
 import { benchQuality } from "./quality.ts";
 
-/** `npm run bench`, or one part of it by name: core, quality, browser, kills. */
+/** `npm run bench`, or one part of it by name: core, language, quality, alarms, browser, kills. */
 const parts: Record<string, () => unknown> = {
   core: benchCore,
+  language: benchLanguage,
   quality: benchQuality,
+  alarms: () => {
+    benchFalseAlarms();
+    benchManuals();
+  },
   browser: benchBrowser,
   kills: benchKills,
 };

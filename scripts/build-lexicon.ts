@@ -97,7 +97,9 @@ function addRareWords(): void {
   for (const [list, own] of lists) {
     for (const word of rare(list)) bits.set(word, (bits.get(word) ?? 0) | own);
   }
-  for (const [word, own] of bits) if (!standing.has(word)) add(word, own | RARE);
+  for (const [word, own] of bits) {
+    if (word.length > 2 && !standing.has(word)) add(word, own | RARE);
+  }
 }
 
 function addNames(): void {
@@ -116,6 +118,8 @@ function addNames(): void {
 function addAbbreviations(): void {
   for (const written of scowlWords(["english-abbreviations"], 10, 60)) {
     const word = written.replace(/\.$/, "");
+    // Two small letters are sooner a slip than an abbreviation.
+    if (/^[a-z]{1,2}$/.test(word)) continue;
     if (word.length > 1 && !word.includes(".")) add(word, ALL, ABBREVIATION);
   }
 }

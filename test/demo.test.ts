@@ -5,9 +5,9 @@ import { describe, test } from "node:test";
 import { parseSource, toDocx } from "../demo/markdown-to-docx.ts";
 import { checkText } from "../src/command/checking.ts";
 import { readDocument } from "../src/core/formats/document.ts";
-import { loadLexicon } from "./support/lexicon.ts";
+import { loadLanguage } from "./support/language.ts";
 
-const lexicon = loadLexicon();
+const language = loadLanguage();
 const sources = path.resolve(import.meta.dirname, "../demo/sources");
 const shipped = path.resolve(import.meta.dirname, "../public/demo");
 
@@ -39,7 +39,7 @@ describe("the demo documents", () => {
       assert.ok(kinds.has(kind), kind);
     }
     const options = { variety: "en-GB", kind: "report", passes: ["spelling"] } as const;
-    const { words, marks } = checkText(manuscript, lexicon, options);
+    const { words, marks } = checkText(manuscript, language, options);
     assert.ok(words > 2700 && words < 3300, `${words} words`);
     assert.ok(marks.length > 10 && marks.length < 40, `${marks.length} marks`);
     assert.equal(manuscript.kind, "report");

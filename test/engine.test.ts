@@ -5,10 +5,10 @@ import { applyEdits } from "../src/core/manuscript/edits.ts";
 import { copyLayout, shiftBlocks } from "../src/core/manuscript/layout.ts";
 import { linesManuscript } from "../src/core/manuscript/lines.ts";
 import type { Edit } from "../src/core/manuscript/model.ts";
-import { loadLexicon } from "./support/lexicon.ts";
+import { loadLanguage } from "./support/language.ts";
 import { seeded } from "./support/random.ts";
 
-const language = { lexicon: loadLexicon() };
+const language = loadLanguage();
 const settings: CheckSettings = { variety: "en-GB", kind: "report", off: [], words: [] };
 
 function checked(manuscript: Parameters<typeof copyLayout>[0] & { text: string }): Engine {
@@ -20,7 +20,7 @@ function checked(manuscript: Parameters<typeof copyLayout>[0] & { text: string }
 const TEXT = [
   "The book was recieved too wet to read, and the the rest is lost.",
   "",
-  "Teesdale read it. We met Teesdale, and Teesdale's aunt, by the lock.",
+  "Quillfrost read it. We met Quillfrost, and Quillfrost's aunt, by the lock.",
   "It was recieved again, untill the tide turned.",
 ].join("\n");
 
@@ -38,7 +38,11 @@ describe("the engine", () => {
           if (random() < 0.5) continue;
           const at = from + Math.floor(random() * (to - from + 1));
           const end = Math.min(to, at + Math.floor(random() * 9));
-          edits.push({ from: at, to: end, insert: ["", " ebb ", "Teesdale", "x"][step % 4] ?? "" });
+          edits.push({
+            from: at,
+            to: end,
+            insert: ["", " ebb ", "Quillfrost", "x"][step % 4] ?? "",
+          });
         }
         engine.edit(edits);
         text = applyEdits(text, edits);
@@ -53,7 +57,8 @@ describe("the engine", () => {
   test("reports the blocks whose marks changed and no others", () => {
     const engine = checked(linesManuscript(TEXT));
     const update = engine.edit([{ from: 13, to: 21, insert: "received" }]);
-    assert.deepEqual([...update.keys()], [0]);
+    // The second “recieved” now has a right one elsewhere to be compared with.
+    assert.deepEqual([...update.keys()], [0, 3]);
     assert.deepEqual(
       update.get(0)?.map(({ text }) => text),
       ["the the"],

@@ -2,9 +2,10 @@ import assert from "node:assert/strict";
 import { describe, test } from "node:test";
 import { analyse } from "../src/core/language/analysis.ts";
 import { addCounts, countBlock } from "../src/core/readings/counts.ts";
+import { loadLanguage } from "./support/language.ts";
 
 const count = (text: string, kind: "paragraph" | "heading" = "paragraph") =>
-  countBlock(analyse(kind, text, []));
+  countBlock(analyse(kind, text, [], loadLanguage()));
 
 describe("counts", () => {
   test("take hyphenated words, numbers and addresses for one word each, and no punctuation", () => {

@@ -1,4 +1,4 @@
-import { type Checked, checkText, loadLexicon } from "./checking.ts";
+import { type Checked, checkText, loadLanguage } from "./checking.ts";
 import { openFile } from "./files.ts";
 import { CHECK_OPTIONS, checkOptions, parseOptions, UsageError } from "./options.ts";
 
@@ -11,11 +11,11 @@ export async function runCheck(args: readonly string[]): Promise<number> {
   });
   const options = checkOptions(values);
   if (positionals.length === 0) throw new UsageError("Name a file to check.");
-  const lexicon = loadLexicon();
+  const language = loadLanguage();
   let unreadable = false;
   let fixes = 0;
   for (const file of positionals) {
-    const opened = await openFile(file, lexicon);
+    const opened = await openFile(file, language.lexicon);
     if (!opened) {
       unreadable = true;
       continue;
@@ -23,7 +23,7 @@ export async function runCheck(args: readonly string[]): Promise<number> {
     const { manuscript } = opened;
     const variety = options.variety ?? manuscript.variety;
     const kind = options.kind ?? manuscript.kind;
-    const checked = checkText(manuscript, lexicon, { variety, kind, passes: options.passes });
+    const checked = checkText(manuscript, language, { variety, kind, passes: options.passes });
     fixes += checked.marks.filter(({ weight }) => weight === "fix").length;
     const { text } = manuscript;
     const output = values.json

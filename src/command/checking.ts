@@ -2,14 +2,33 @@ import { readFileSync } from "node:fs";
 import path from "node:path";
 import type { Choice, Pass } from "../core/checks/check.ts";
 import { type CheckSettings, Engine, type Mark } from "../core/engine.ts";
+import type { Language } from "../core/language/analysis.ts";
+import { IrregularForms } from "../core/language/lemmas.ts";
 import { Lexicon } from "../core/language/lexicon.ts";
+import { Rewrites } from "../core/language/rewrites.ts";
+import { Tagger } from "../core/language/tagger.ts";
+import { Trigrams } from "../core/language/trigrams.ts";
 import { moveEdits } from "../core/manuscript/edits.ts";
 import type { Edit, Kind, Manuscript, Variety } from "../core/manuscript/model.ts";
 
-/** The dictionary that ships in data/. */
-export function loadLexicon(): Lexicon {
-  const file = path.resolve(import.meta.dirname, "../../data/lexicon.bin");
-  return new Lexicon(new Uint8Array(readFileSync(file)));
+const DATA = path.resolve(import.meta.dirname, "../../data");
+
+let loaded: Language | null = null;
+
+/** The language data that ships in data/, loaded once. */
+export function loadLanguage(): Language {
+  const bytes = (name: string) => new Uint8Array(readFileSync(path.join(DATA, name)));
+  const text = (name: string) => readFileSync(path.join(DATA, name), "utf8");
+  if (loaded) return loaded;
+  const lexicon = new Lexicon(bytes("lexicon.bin"));
+  loaded = {
+    lexicon,
+    tagger: new Tagger(bytes("tagger.bin"), (word) => lexicon.traitsInText(word)),
+    irregular: new IrregularForms(text("irregular.txt")),
+    rewrites: new Rewrites(text("rewrites.txt")),
+    trigrams: new Trigrams(bytes("pairs.bin"), bytes("triples.bin")),
+  };
+  return loaded;
 }
 
 /** A mark with offsets in the whole text, as the command prints it. */
@@ -32,15 +51,15 @@ export interface Checked {
 /** Runs the passes asked for over a text. */
 export function checkText(
   manuscript: Pick<Manuscript, "text" | "blocks" | "spans">,
-  lexicon: Lexicon,
+  language: Language,
   options: { variety: Variety; kind: Kind; passes: readonly Pass[] },
 ): Checked {
   const settings: CheckSettings = { ...options, off: [], words: [] };
-  const engine = new Engine(manuscript, { lexicon }, settings);
+  const engine = new Engine(manuscript, language, settings);
   for (const _done of engine.examineAll());
   const marks = engine
     .allMarks()
-    .filter((mark) => options.passes.includes(mark.pass))
+    .filter((mark) => options.passes.includes(mark.pass) && !mark.follows)
     .map((mark) => printed(engine, mark));
   return { words: engine.counts().words, marks };
 }

@@ -2,7 +2,7 @@ import { mkdir, writeFile } from "node:fs/promises";
 import path from "node:path";
 import { canExport, EXPORT_FORMS, type Exported, writeDocument } from "../core/formats/document.ts";
 import { withEdits } from "../core/manuscript/layout.ts";
-import { checkText, firstChoices, loadLexicon } from "./checking.ts";
+import { checkText, firstChoices, loadLanguage } from "./checking.ts";
 import { openFile } from "./files.ts";
 import { CHECK_OPTIONS, checkOptions, oneOf, parseOptions, UsageError } from "./options.ts";
 
@@ -21,11 +21,11 @@ export async function runExport(args: readonly string[]): Promise<number> {
   const folder = values["out-dir"];
   if (!take || !form || !folder) throw new UsageError("export needs --take, --as and --out-dir.");
   if (positionals.length === 0) throw new UsageError("Name a file to export.");
-  const lexicon = loadLexicon();
+  const language = loadLanguage();
   await mkdir(folder, { recursive: true });
   let status = 0;
   for (const file of positionals) {
-    const opened = await openFile(file, lexicon);
+    const opened = await openFile(file, language.lexicon);
     if (!opened) {
       status = 2;
       continue;
@@ -43,7 +43,7 @@ export async function runExport(args: readonly string[]): Promise<number> {
     const edits =
       take === "none"
         ? []
-        : firstChoices(checkText(manuscript, lexicon, { variety, kind, passes }).marks);
+        : firstChoices(checkText(manuscript, language, { variety, kind, passes }).marks);
     const exported = writeDocument({
       bytes,
       format,

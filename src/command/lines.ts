@@ -3,7 +3,7 @@ import { z } from "zod";
 import { guessVariety } from "../core/language/variety.ts";
 import { linesManuscript } from "../core/manuscript/lines.ts";
 import { KINDS, VARIETIES } from "../core/manuscript/model.ts";
-import { checkText, loadLexicon } from "./checking.ts";
+import { checkText, loadLanguage } from "./checking.ts";
 import { FALLBACK_VARIETY } from "./files.ts";
 import { CHECK_OPTIONS, checkOptions, parseOptions } from "./options.ts";
 
@@ -18,7 +18,7 @@ const lineSchema = z.object({
 export async function runLines(args: readonly string[]): Promise<number> {
   const { values } = parseOptions(args, CHECK_OPTIONS);
   const options = checkOptions(values);
-  const lexicon = loadLexicon();
+  const language = loadLanguage();
   let status = 0;
   let number = 0;
   for await (const line of createInterface({ input: process.stdin })) {
@@ -32,10 +32,12 @@ export async function runLines(args: readonly string[]): Promise<number> {
     }
     const { id, text } = request.data;
     const variety =
-      request.data.variety ?? options.variety ?? guessVariety(text, lexicon, FALLBACK_VARIETY);
+      request.data.variety ??
+      options.variety ??
+      guessVariety(text, language.lexicon, FALLBACK_VARIETY);
     const kind = request.data.kind ?? options.kind ?? "report";
     const manuscript = linesManuscript(text);
-    const { marks } = checkText(manuscript, lexicon, { variety, kind, passes: options.passes });
+    const { marks } = checkText(manuscript, language, { variety, kind, passes: options.passes });
     if (!process.stdout.write(`${JSON.stringify({ id, marks })}\n`)) {
       await new Promise((resolve) => process.stdout.once("drain", resolve));
     }

@@ -1,7 +1,7 @@
 import { createInterface } from "node:readline";
 import { correctWord } from "../core/language/corrections.ts";
 import { judgeWord } from "../core/language/known.ts";
-import { loadLexicon } from "./checking.ts";
+import { loadLanguage } from "./checking.ts";
 import { FALLBACK_VARIETY } from "./files.ts";
 import { CHECK_OPTIONS, checkOptions, parseOptions } from "./options.ts";
 
@@ -11,12 +11,12 @@ const CORRECTIONS = 8;
 export async function runWords(args: readonly string[]): Promise<number> {
   const { values } = parseOptions(args, { variety: CHECK_OPTIONS.variety });
   const variety = checkOptions(values).variety ?? FALLBACK_VARIETY;
-  const lexicon = loadLexicon();
+  const language = loadLanguage();
   for await (const line of createInterface({ input: process.stdin })) {
     const word = line.trim();
     if (word === "") continue;
-    const known = judgeWord(word, lexicon, variety) === "known";
-    const corrections = known ? [] : correctWord(word, lexicon, variety, CORRECTIONS);
+    const known = judgeWord(word, language.lexicon, variety) === "known";
+    const corrections = known ? [] : correctWord(word, { ...language, variety }, CORRECTIONS);
     if (!process.stdout.write(`${JSON.stringify({ word, known, corrections })}\n`)) {
       await new Promise((resolve) => process.stdout.once("drain", resolve));
     }

@@ -8,7 +8,10 @@ import type {
   Weight,
 } from "./checks/check.ts";
 import { CHECKS, checkById } from "./checks/index.ts";
+import { type Leave, leftAlone } from "./checks/leave.ts";
 import { analyse, type Language } from "./language/analysis.ts";
+import type { SoundRule, Vocabulary } from "./language/corrections.ts";
+import { DocumentVocabulary } from "./language/vocabulary.ts";
 import { applyEdits, moveEdits } from "./manuscript/edits.ts";
 import { blockIndexAt, copyLayout, shiftBlocks, shiftSpans } from "./manuscript/layout.ts";
 import type { Block, Edit, Kind, Manuscript, Span, Variety } from "./manuscript/model.ts";
@@ -28,6 +31,8 @@ export interface Mark {
   text: string;
   reason: string;
   group: string;
+  /** The group's first place stands for this one: it is listed there, and carries no mark. */
+  follows: boolean;
 }
 
 /** What to check, and how. */
@@ -38,6 +43,9 @@ export interface CheckSettings {
   off: readonly string[];
   /** Words of the word lists, any case. */
   words: readonly string[];
+  /** Kinds of unknown words left alone, or not, against the defaults of the kind of copy. */
+  leave?: Readonly<Partial<Record<Leave, boolean>>>;
+  soundRules?: readonly SoundRule[];
 }
 
 /** Marks of the blocks whose marks changed, by block number. */
@@ -65,6 +73,8 @@ export class Engine {
   private examined: Examined[] = [];
   private marks: (readonly Mark[])[] = [];
   private readonly cache = new Map<string, Examined>();
+  private words: ReadonlySet<string>;
+  private vocabulary: Vocabulary | null = null;
 
   constructor(
     manuscript: Pick<Manuscript, "text" | "blocks" | "spans">,
@@ -75,6 +85,7 @@ export class Engine {
     this.blocks = blocks;
     this.spans = spans;
     this.texts = blocks.map(({ from, to }) => manuscript.text.slice(from, to));
+    this.words = lowerCase(settings.words);
   }
 
   /**
@@ -132,11 +143,16 @@ export class Engine {
       this.examined[index] = this.examine(index, this.spansOf(index));
     }
     this.trimCache();
+    this.vocabulary = null;
     return this.judge();
   }
 
   /** Changes what is checked; blocks need no second look. */
   configure(settings: CheckSettings): MarkUpdate {
+    if (settings.words !== this.settings.words) {
+      this.words = lowerCase(settings.words);
+      this.vocabulary = null;
+    }
     this.settings = settings;
     return this.judge();
   }
@@ -161,7 +177,7 @@ export class Engine {
     const key = `${block.kind}\u0000${code.map(({ from, to }) => `${from}-${to}`)}\u0000${text}`;
     const known = this.cache.get(key);
     if (known) return known;
-    const analysed = analyse(block.kind, text, own);
+    const analysed = analyse(block.kind, text, own, this.language);
     const facts = CHECKS.map((check) => check.examine(analysed, this.language));
     const examined = { facts, counts: countBlock(analysed) };
     this.cache.set(key, examined);
@@ -169,14 +185,27 @@ export class Engine {
   }
 
   private circumstances(): Circumstances {
-    const { variety, kind, words } = this.settings;
+    const { variety, kind, leave, soundRules } = this.settings;
     return {
       blocks: this.blocks,
       variety,
       kind,
-      words: new Set(words.map((word) => word.toLowerCase())),
+      words: this.words,
       language: this.language,
+      leave: leftAlone(kind, leave ?? {}),
+      vocabulary: () => this.vocabularyNow(),
+      soundRules: soundRules ?? [],
     };
+  }
+
+  /** Made when first asked for after a change. */
+  private vocabularyNow(): Vocabulary {
+    this.vocabulary ??= new DocumentVocabulary(
+      this.texts,
+      this.settings.words,
+      this.language.lexicon,
+    );
+    return this.vocabulary;
   }
 
   private judge(): MarkUpdate {
@@ -201,6 +230,7 @@ export class Engine {
           to: finding.to,
           text: text.slice(finding.from, finding.to),
           reason: finding.reason,
+          follows: finding.follows ?? false,
           group: finding.group ?? `${check.id}:${finding.block}:${finding.from}`,
         });
       }
@@ -243,6 +273,10 @@ export class Engine {
   }
 }
 
+function lowerCase(words: readonly string[]): ReadonlySet<string> {
+  return new Set(words.map((word) => word.toLowerCase()));
+}
+
 const NO_MARKS: readonly Mark[] = [];
 
 /** A mark's id: its rule, block and text, and which of equals it is in the block. */
@@ -267,6 +301,7 @@ function sameMarks(one: readonly Mark[], other: readonly Mark[]): boolean {
         mark.from === twin.from &&
         mark.to === twin.to &&
         mark.weight === twin.weight &&
+        mark.follows === twin.follows &&
         mark.reason === twin.reason
       );
     })

@@ -1,5 +1,4 @@
 import { expose } from "comlink";
-import lexiconUrl from "../../data/lexicon.bin?url";
 import type { Choice } from "../core/checks/check.ts";
 import { type CheckSettings, Engine, type Mark, type MarkUpdate } from "../core/engine.ts";
 import {
@@ -12,11 +11,11 @@ import {
 } from "../core/formats/document.ts";
 import { FormatProblem } from "../core/formats/problem.ts";
 import { correctWord } from "../core/language/corrections.ts";
-import { Lexicon } from "../core/language/lexicon.ts";
 import { guessVariety } from "../core/language/variety.ts";
 import { withEdits } from "../core/manuscript/layout.ts";
 import type { Edit, Manuscript, Variety } from "../core/manuscript/model.ts";
 import type { Counts } from "../core/readings/counts.ts";
+import { loadLanguage, loadTrigrams } from "./language-data.ts";
 
 /** The core behind a worker: reading, checking and writing never run in the interface thread. */
 
@@ -33,19 +32,6 @@ export interface Update {
 
 /** Milliseconds of checking after which messages get a turn. */
 const TURN_MS = 24;
-
-let loading: Promise<Lexicon> | null = null;
-
-function lexicon(): Promise<Lexicon> {
-  loading ??= fetch(lexiconUrl).then(async (response) => {
-    if (!response.ok) throw new Error(`the dictionary could not be loaded (${response.status})`);
-    return new Lexicon(new Uint8Array(await response.arrayBuffer()));
-  });
-  loading.catch(() => {
-    loading = null;
-  });
-  return loading;
-}
 
 /** A turn of the message queue, without the delay that timers have. */
 function turn(): Promise<void> {
@@ -67,8 +53,8 @@ class Proofreader {
 
   /** Reads a file; a problem is a value, not an error. */
   async read(bytes: Uint8Array, name: string, fallback: Variety): Promise<ReadResult> {
-    const words = await lexicon();
-    const result = await readDocument(bytes, name, (text) => guessVariety(text, words, fallback));
+    const { lexicon } = await loadLanguage();
+    const result = await readDocument(bytes, name, (text) => guessVariety(text, lexicon, fallback));
     if ("manuscript" in result) this.manuscript = result.manuscript;
     return result;
   }
@@ -85,7 +71,7 @@ class Proofreader {
     const run = ++this.run;
     if (!this.manuscript) return null;
     const manuscript = withEdits(this.manuscript, edits);
-    const engine = new Engine(manuscript, { lexicon: await lexicon() }, settings);
+    const engine = new Engine(manuscript, await loadLanguage(), settings);
     let since = performance.now();
     for (const done of engine.examineAll()) {
       if (performance.now() - since < TURN_MS) continue;
@@ -96,6 +82,7 @@ class Proofreader {
     }
     if (run !== this.run) return null;
     this.engine = engine;
+    void loadTrigrams();
     const marks: MarkUpdate = new Map();
     for (const mark of engine.allMarks()) {
       const group = marks.get(mark.block);
@@ -129,7 +116,7 @@ class Proofreader {
 
   /** Words near a word that carries no mark. */
   async wordsNear(word: string, variety: Variety, limit: number): Promise<string[]> {
-    return correctWord(word, await lexicon(), variety, limit);
+    return correctWord(word, { ...(await loadLanguage()), variety }, limit);
   }
 
   /** Writes a document in the form asked for. */

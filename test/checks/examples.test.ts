@@ -4,13 +4,13 @@ import { checkText } from "../../src/command/checking.ts";
 import { CHECKS } from "../../src/core/checks/index.ts";
 import { applyEdits } from "../../src/core/manuscript/edits.ts";
 import { linesManuscript } from "../../src/core/manuscript/lines.ts";
-import { loadLexicon } from "../support/lexicon.ts";
+import { loadLanguage } from "../support/language.ts";
 
-const lexicon = loadLexicon();
+const language = loadLanguage();
 
 function marksOf(text: string) {
   const options = { variety: "en-GB", kind: "report", passes: ["spelling"] } as const;
-  return checkText(linesManuscript(text), lexicon, options).marks;
+  return checkText(linesManuscript(text), language, options).marks;
 }
 
 for (const check of CHECKS) {

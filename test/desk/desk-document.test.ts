@@ -7,11 +7,11 @@ import { applyEdits } from "../../src/core/manuscript/edits.ts";
 import { linesManuscript } from "../../src/core/manuscript/lines.ts";
 import type { Edit } from "../../src/core/manuscript/model.ts";
 import { DeskDocument } from "../../src/ui/desk/desk-document.ts";
-import { loadLexicon } from "../support/lexicon.ts";
+import { loadLanguage } from "../support/language.ts";
 import { seeded } from "../support/random.ts";
 
 const settings: CheckSettings = { variety: "en-GB", kind: "report", off: [], words: [] };
-const language = { lexicon: loadLexicon() };
+const language = loadLanguage();
 const AT = "2031-03-12T10:42:00.000Z";
 const TEXT =
   "The book was recieved wet.\nIt was recieved and the the rest is lost.\nBy the Sow, untill noon.";

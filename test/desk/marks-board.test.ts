@@ -22,6 +22,7 @@ function mark(block: number, from: number, to: number, text = "teh"): Mark {
     text,
     reason: "",
     group: text,
+    follows: false,
   };
 }
 

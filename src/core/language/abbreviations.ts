@@ -6,7 +6,7 @@ const words = (list: string) => new Set(list.split(" "));
 
 /** Never end a sentence: what follows is always the name or number they belong to. */
 export const BEFORE_NAME = words(
-  "mr mrs ms mx dr prof rev hon gen col capt lt sgt maj cmdr adm gov sen rep pres supt st mt fig figs eq eqs no nos vol vols p pp ch chap sec secs cf vs e.g i.e viz approx ref refs ed eds tab app art cl",
+  "mr mrs ms mx dr drs prof rev hon gen col capt lt sgt maj cmdr adm gov sen rep pres supt st mt fig figs eq eqs no nos vol vols p pp ch chap sec secs cf vs e.g i.e viz approx ref refs ed eds tab app art cl",
 );
 
 /** End a sentence only when a word that usually opens one follows. */

@@ -12,7 +12,7 @@ export interface CorrectionSources {
   rewrites: Rewrites;
   variety: Variety;
   /** Absent until it is loaded. */
-  trigrams?: Trigrams | undefined;
+  trigrams?: Trigrams | null | undefined;
   /** Words of the word lists and of the document itself that the lexicon may not know. */
   vocabulary?: Vocabulary | undefined;
   irregular: IrregularForms;
@@ -105,7 +105,7 @@ function candidates(query: string, capital: boolean, sources: CorrectionSources)
   const short = query.length <= 3;
   const found = [
     ...lexicon.near(query, 1, variety, "names"),
-    ...(short ? [] : lexicon.near(query, 2, variety, capital ? "names" : "common")),
+    ...(short ? [] : lexicon.near(query, 2, variety, capital ? "names" : "common", 1)),
   ];
   if (found.length === 0) found.push(...lexicon.near(query, short ? 2 : 3, variety, "rare"));
   const costs = new Map<string, number>();

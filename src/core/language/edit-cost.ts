@@ -153,7 +153,13 @@ export function differences(typed: string, meant: string): Difference[] {
       last.meantFrom = column;
       last.cost += cost;
     } else {
-      runs.push({ from: row, to: row + back, meantFrom: column, meantTo: column + meantBack, cost });
+      runs.push({
+        from: row,
+        to: row + back,
+        meantFrom: column,
+        meantTo: column + meantBack,
+        cost,
+      });
     }
   }
   return runs;
@@ -202,8 +208,7 @@ function align(typed: string, meant: string): { costs: Float64Array; steps: Uint
         }
       }
       if (row > 1 && column > 1 && a !== b && a === beforeB && beforeA === b) {
-        const swapped =
-          (costs[place - 2 * width - 2] ?? 0) + SWAP + (row === 2 ? FIRST_LETTER : 0);
+        const swapped = (costs[place - 2 * width - 2] ?? 0) + SWAP + (row === 2 ? FIRST_LETTER : 0);
         if (swapped < least) {
           least = swapped;
           step = SWAPPED;

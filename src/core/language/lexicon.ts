@@ -122,9 +122,16 @@ export class Lexicon {
 
   /**
    * Words within `distance` edits of a lower-case query, of a variety and fit to be offered: the
-   * common ones, the rare ones too, or names of people and places as well.
+   * common ones, the rare ones too, or names of people and places as well. `elsewhere` is the
+   * distance for words that begin otherwise (`trie.ts`).
    */
-  near(query: string, distance: number, variety: Variety, pool: Pool): FoundWord[] {
+  near(
+    query: string,
+    distance: number,
+    variety: Variety,
+    pool: Pool,
+    elsewhere: number = distance,
+  ): FoundWord[] {
     const key = `${variety} ${pool}`;
     let selection = this.selections.get(key);
     if (!selection) {
@@ -137,7 +144,7 @@ export class Lexicon {
       });
       this.selections.set(key, selection);
     }
-    return this.trie.near(query, distance, selection).map(({ word, index }) => ({
+    return this.trie.near(query, distance, selection, elsewhere).map(({ word, index }) => ({
       word,
       frequency: (this.frequencies[index] ?? 0) / FREQUENCY_SCALE,
       rare: ((this.standing[index] ?? 0) & RARE) !== 0,

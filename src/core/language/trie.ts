@@ -11,11 +11,14 @@ export interface NearWord {
   index: number;
 }
 
-/** For each node: nothing below it, on the way to a word of interest, or the end of one. */
+/**
+ * For each node 0 when no word of interest ends there or below; otherwise 1 and the letters to the
+ * farthest one below, with the top bit set where one ends.
+ */
 export type Selection = Uint8Array;
 const NOTHING = 0;
-const ON_THE_WAY = 1;
-const WANTED = 2;
+const WANTED = 128;
+const BELOW = 127;
 
 const HEADER = 8;
 const WORD_ENDS = 128;
@@ -88,9 +91,15 @@ export class Trie {
    * Words within `distance` edits of a lower-case query (Damerau-Levenshtein, adjacent letters
    * swapped count as one), found by walking the trie with one row of the edit matrix a node, of
    * which only the columns near the diagonal can matter. Capitals are no difference. `selection`,
-   * made by `select`, says which words are of interest.
+   * made by `select`, says which words are of interest. Words that begin with neither of the query's
+   * first two letters may be held to a smaller distance, as few slips are made there.
    */
-  near(query: string, distance: number, selection: Selection): NearWord[] {
+  near(
+    query: string,
+    distance: number,
+    selection: Selection,
+    elsewhere: number = distance,
+  ): NearWord[] {
     const size = query.length;
     const found: NearWord[] = [];
     if (size + distance >= MAX_WORD) return found;
@@ -98,24 +107,30 @@ export class Trie {
     const { rows, firstChild, counts, letters, wordIndex } = this;
     rows.fill(distance + 1);
     for (let column = 0; column <= Math.min(size, distance); column++) rows[column] = column;
+    let limit = distance;
     const visit = (node: number, depth: number, above: number, spent: boolean) => {
       const row = depth + 1;
       const from = firstChild[node] ?? 0;
       const to = from + (counts[node] ?? 0);
-      const allowed = spent ? lettersAllowed(rows, depth, codes, distance) : ANY_LETTER;
+      const allowed = spent ? lettersAllowed(rows, depth, codes, limit) : ANY_LETTER;
       for (let child = from; child < to; child++) {
-        if (selection[child] === NOTHING) continue;
+        const selected = selection[child] ?? NOTHING;
+        // Nothing there, or only words too short.
+        if (row + (selected & BELOW) - 1 < size - distance || selected === NOTHING) continue;
         const letter = letters[child] ?? 0;
         if ((allowed & (1 << (letter & 31))) === 0) continue;
         const least = fillRow(rows, row, codes, letter, above, distance);
-        if (least > distance) continue;
-        if (selection[child] === WANTED && size >= row - distance && size <= row + distance) {
+        if (depth === 0) {
+          limit = letter === codes[0] || letter === codes[1] ? distance : elsewhere;
+        }
+        if (least > limit) continue;
+        if (selected & WANTED && size >= row - distance && size <= row + distance) {
           const cost = rows[row * MAX_WORD + size] ?? distance + 1;
-          if (cost <= distance) {
+          if (cost <= limit) {
             found.push({ word: this.spell(child), index: wordIndex[child] ?? -1 });
           }
         }
-        if (row < size + distance) visit(child, row, letter, least === distance);
+        if (row < size + distance) visit(child, row, letter, least === limit);
       }
     };
     visit(0, 0, 0, distance === 0);
@@ -127,11 +142,14 @@ export class Trie {
     const selection = new Uint8Array(this.counts.length);
     for (let node = selection.length - 1; node > 0; node--) {
       const index = this.wordIndex[node] ?? -1;
-      if (index >= 0 && wanted(index)) selection[node] = WANTED;
-      if (selection[node] !== NOTHING) {
-        const parent = this.parent[node] ?? 0;
-        if (selection[parent] === NOTHING) selection[parent] = ON_THE_WAY;
+      if (index >= 0 && wanted(index)) {
+        selection[node] = WANTED | Math.max(1, (selection[node] ?? 0) & BELOW);
       }
+      const below = (selection[node] ?? 0) & BELOW;
+      if (below === 0) continue;
+      const parent = this.parent[node] ?? 0;
+      const known = selection[parent] ?? 0;
+      selection[parent] = (known & WANTED) | Math.max(known & BELOW, below + 1);
     }
     return selection;
   }

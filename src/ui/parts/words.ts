@@ -5,6 +5,9 @@ import type { Kind, Variety } from "../../core/manuscript/model.ts";
 export const VARIETY_LABELS: Record<Variety, string> = {
   "en-US": "English, US",
   "en-GB": "English, GB",
+  "en-GB-oxendict": "English, GB -ize",
+  "en-CA": "English, Canada",
+  "en-AU": "English, Australia",
 };
 
 export const KIND_LABELS: Record<Kind, string> = {

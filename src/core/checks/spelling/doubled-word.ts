@@ -29,6 +29,7 @@ export const doubledWord: Check<DoubledWord> = {
     { wrong: "We waited for the the tide.", right: "We waited for the tide." },
     { wrong: "It was read at at noon.", right: "It was read at noon." },
     { leave: "He had had enough of that that week." },
+    { leave: "The buoy went ding ding ding all night." },
     { leave: "The gauge fell. Fell by how much, nobody knew." },
     { leave: "Turn to page 12 12 of the log." },
   ],
@@ -58,9 +59,19 @@ function examine({ kind, text, tokens }: AnalysedBlock): DoubledWord[] {
     if (word.toLowerCase() !== again.toLowerCase()) continue;
     if (!/^[\s\u2028]+$/.test(text.slice(before.to, token.from))) continue;
     if (DOUBLED_ON_PURPOSE.has(word.toLowerCase()) || isNameTwice(word, again)) continue;
+    if (standsThrice(text, before.from, token.to, word)) continue;
     facts.push({ from: before.from, to: token.to, word });
   }
   return facts;
+}
+
+/** "beep beep beep": a sound or an insistence, not an oversight. */
+function standsThrice(text: string, from: number, to: number, word: string): boolean {
+  const pattern = new RegExp(`^${word}\\b`, "i");
+  return (
+    pattern.test(text.slice(to).trimStart()) ||
+    new RegExp(`\\b${word}$`, "i").test(text.slice(0, from).trimEnd())
+  );
 }
 
 /** "Bora Bora": both have a capital, and neither can be a sentence's first word by chance. */

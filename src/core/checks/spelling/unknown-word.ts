@@ -1,23 +1,24 @@
 import type { AnalysedBlock, Language } from "../../language/analysis.ts";
 import { correctWord } from "../../language/corrections.ts";
-import {
-  dictionaryBits,
-  isPrefix,
-  judgeWord,
-  type Verdict,
-  withoutPossessive,
-} from "../../language/known.ts";
+import { channelCost } from "../../language/edit-cost.ts";
+import { dictionaryBits, isPrefix, verdictOf, withoutPossessive } from "../../language/known.ts";
 import { VARIETY_BITS } from "../../language/lexicon.ts";
-import { wordParts } from "../../language/tokens.ts";
+import { splitSentences } from "../../language/sentences.ts";
+import { surroundingsOf } from "../../language/surroundings.ts";
+import { tokenise, wordParts } from "../../language/tokens.ts";
 import { VARIETIES, type Variety } from "../../manuscript/model.ts";
-import type { Check, Circumstances, Fact, Finding, PlacedFact } from "../check.ts";
+import type { Check, Circumstances, Fact, Finding, PlacedFact, Weight } from "../check.ts";
+import { LEAVE_BITS } from "../leave.ts";
+import { WordKinds } from "./word-kinds.ts";
 
 interface UnknownWord extends Fact {
   word: string;
   /** Lower case, without a possessive ending: what makes two of them the same word. */
   key: string;
-  /** What the dictionary of each variety says, in the order of VARIETIES. */
-  verdicts: Verdict[];
+  /** Bits of the varieties whose dictionaries have it. */
+  bits: number;
+  /** What kinds of unknown word it is, by `LEAVE_BITS`; names are told by `judge`. */
+  kinds: number;
   /** First word of its sentence, where any word has a capital. */
   opening: boolean;
   /** A title or an initial stands before it, or it stands in a reference. */
@@ -26,14 +27,20 @@ interface UnknownWord extends Fact {
 
 /** Corrections offered at a place. */
 const CHOICES = 5;
-/** A capitalised unknown word used this often, always in this form, is taken for a name. */
-const NAME_RECURS = 3;
-/** Capitals up to this length are taken for an abbreviation. */
-const ABBREVIATION_LENGTH = 5;
+/** A capitalised unknown word used this often inside sentences is taken for a name. */
+const NAME_RECURS = 2;
+/** A lower-case unknown word used this often, and near no other word, is taken for a term. */
+const TERM_RECURS = 3;
 
 const ALL_VARIETIES = VARIETIES.reduce((bits, variety) => bits | VARIETY_BITS[variety], 0);
 
-const VARIETY_NAMES: Record<Variety, string> = { "en-US": "US", "en-GB": "British" };
+const VARIETY_NAMES: Record<Variety, string> = {
+  "en-US": "US",
+  "en-GB": "British",
+  "en-GB-oxendict": "British -ize",
+  "en-CA": "Canadian",
+  "en-AU": "Australian",
+};
 
 /** A word that no dictionary has. */
 export const unknownWord: Check<UnknownWord> = {
@@ -50,40 +57,52 @@ export const unknownWord: Check<UnknownWord> = {
       right: "The book was received too wet to read.",
     },
     { wrong: "They moored beside the pontooon.", right: "They moored beside the pontoon." },
+    { wrong: "The color of the water changed.", right: "The colour of the water changed." },
     { leave: "Dr. Orrin Vale read the gauge at the well-known GH-104 mark, 3rd from left." },
     { leave: "See https://gannet-head.example/tydes or write to keper@gannet-head.example." },
+    { leave: "Gannets (Morus bassanus) rest on stage xiv, 12 kPa above GHTO datum." },
+    { leave: "The unmoored launch went seawards past the lanternless bay." },
   ],
   takesWords: true,
   examine,
   judge,
-  choose(text, finding, { language, variety }) {
+  choose(text, finding, { language, variety, vocabulary, soundRules }) {
     const word = text.slice(finding.from, finding.to);
-    return correctWord(word, language.lexicon, variety, CHOICES).map((correction) => ({
+    const sources = { ...language, variety, vocabulary: vocabulary(), soundRules };
+    const around = surroundingsOf(text, tokenise(text), splitSentences(text), finding);
+    return correctWord(word, sources, CHOICES, around).map((correction) => ({
       label: correction,
       edits: [{ from: finding.from, to: finding.to, insert: correction }],
     }));
   },
 };
 
-function examine(block: AnalysedBlock, { lexicon }: Language): UnknownWord[] {
-  if (block.kind === "code") return [];
+function examine(block: AnalysedBlock, language: Language): UnknownWord[] {
+  const { lexicon } = language;
   const facts: UnknownWord[] = [];
-  const openings = new Set(block.sentences.map((sentence) => firstWordAt(block, sentence.from)));
+  let kinds: WordKinds | null = null;
+  let openings: Set<number> | null = null;
   for (const [index, token] of block.tokens.entries()) {
-    if (token.kind !== "word") continue;
-    const parts = wordParts(block.text, token);
+    const code = token.kind === "identifier" || token.kind === "address";
+    if (token.kind !== "word" && !code) continue;
+    // Item codes in sheets are never questioned.
+    if (code && block.kind === "cell") continue;
+    const parts = code ? lettersIn(block.text, token.from, token.to) : wordParts(block.text, token);
     for (const [order, { from, to }] of parts.entries()) {
       const word = block.text.slice(from, to);
-      if (dictionaryBits(word, lexicon) === ALL_VARIETIES) continue;
-      const verdicts = VARIETIES.map((variety) => judgeWord(word, lexicon, variety));
-      if (verdicts.every((verdict) => verdict === "known")) continue;
-      if (isLeftAlone(word, order, parts.length) || isInCode(block, from)) continue;
+      const bits = dictionaryBits(word, lexicon);
+      if (bits === ALL_VARIETIES || word.length === 1) continue;
+      if (parts.length > 1 && order < parts.length - 1 && isPrefix(word)) continue;
+      openings ??= openingsOf(block);
+      kinds ??= new WordKinds(block, language);
+      const codeBits = token.kind === "address" ? LEAVE_BITS.addresses : LEAVE_BITS.identifiers;
       facts.push({
         from,
         to,
         word,
         key: keyOf(word),
-        verdicts,
+        bits,
+        kinds: kinds.of(index, from, word) | (code ? codeBits : 0),
         opening: openings.has(token.from) && order === 0,
         named: block.kind === "reference" || followsTitle(block, index),
       });
@@ -92,26 +111,31 @@ function examine(block: AnalysedBlock, { lexicon }: Language): UnknownWord[] {
   return facts;
 }
 
-function firstWordAt(block: AnalysedBlock, from: number): number {
-  return block.tokens.find((token) => token.from >= from && token.kind === "word")?.from ?? -1;
+/** Runs of letters in an address or identifier, of which the short ones mean nothing. */
+function lettersIn(text: string, from: number, to: number): { from: number; to: number }[] {
+  return [...text.slice(from, to).matchAll(/\p{Lu}?\p{Ll}{3,}/gu)].map((match) => ({
+    from: from + match.index,
+    to: from + match.index + match[0].length,
+  }));
 }
 
-/** Single letters, prefixes, roman numerals, and capitals short enough for an abbreviation. */
-function isLeftAlone(word: string, order: number, parts: number): boolean {
-  if (word.length === 1) return true;
-  if (parts > 1 && order < parts - 1 && isPrefix(word)) return true;
-  if (/^[ivxlcdm]+$/i.test(word) && (word === word.toUpperCase() || word.length <= 4)) return true;
-  const base = withoutPossessive(word).replace(/s$/, "");
-  return base === base.toUpperCase() && base.length <= ABBREVIATION_LENGTH;
+/** Where a capital may be due to the place: at a sentence's start, after a colon or a dash. */
+function openingsOf(block: AnalysedBlock): Set<number> {
+  const openings = new Set<number>();
+  for (const { from } of block.sentences) {
+    const first = block.tokens.find((token) => token.from >= from && token.kind === "word");
+    if (first) openings.add(first.from);
+  }
+  return openings;
 }
 
-function isInCode(block: AnalysedBlock, at: number): boolean {
-  return block.spans.some((span) => span.kind === "code" && at >= span.from && at < span.to);
-}
+const TITLES = new Set(
+  "dr drs mr mrs ms mx prof sir dame lord lady capt captain col colonel gen general lt maj major sgt rev fr sen rep gov judge miss president professor mayor sister brother uncle aunt saint st".split(
+    " ",
+  ),
+);
 
-const TITLES = new Set(["dr", "mr", "mrs", "ms", "mx", "prof", "sir", "dame", "capt", "captain"]);
-
-/** Whether the word before is a title, an initial, or a first name after either. */
+/** Whether the word before is a title or an initial. */
 function followsTitle(block: AnalysedBlock, index: number): boolean {
   let at = index - 1;
   while (at >= 0) {
@@ -136,46 +160,145 @@ interface Use {
   named: boolean;
 }
 
-function judge(facts: readonly PlacedFact<UnknownWord>[], circumstances: Circumstances): Finding[] {
-  const { words, variety } = circumstances;
-  const column = VARIETIES.indexOf(variety);
-  const open = facts.filter(({ fact }) => fact.verdicts[column] !== "known");
+function usesOf(facts: readonly PlacedFact<UnknownWord>[]): Map<string, Use> {
   const uses = new Map<string, Use>();
-  for (const { fact } of open) {
-    const { key } = fact;
-    const count = uses.get(key) ?? { all: 0, capital: 0, inside: 0, named: false };
-    uses.set(key, count);
-    count.all++;
-    count.named ||= fact.named;
-    if (isCapitalised(fact.word)) count.capital++;
-    if (isCapitalised(fact.word) && !fact.opening) count.inside++;
+  for (const { fact } of facts) {
+    const use = uses.get(fact.key) ?? { all: 0, capital: 0, inside: 0, named: false };
+    uses.set(fact.key, use);
+    use.all++;
+    const capital = isCapitalised(fact.word);
+    use.named ||= fact.named && capital;
+    if (capital) use.capital++;
+    if (capital && !fact.opening) use.inside++;
   }
-  return open.flatMap(({ block, fact }) => {
-    const { key } = fact;
-    const use = uses.get(key);
-    if (words.has(key) || words.has(fact.word.toLowerCase()) || !use) return [];
-    const other = fact.verdicts[column] === "other-variety";
-    const name = !other && isCapitalised(fact.word) && use.inside > 0;
-    if (name && (use.named || (use.capital === use.all && use.all >= NAME_RECURS))) return [];
-    const finding: Finding = {
+  return uses;
+}
+
+function judge(facts: readonly PlacedFact<UnknownWord>[], circumstances: Circumstances): Finding[] {
+  const { words, variety, leave } = circumstances;
+  const open = facts.filter(
+    ({ fact }) =>
+      (fact.kinds & leave & ~LEAVE_BITS.derived) === 0 &&
+      verdictOf(fact.bits, variety) !== "known" &&
+      !words.has(fact.key) &&
+      !words.has(fact.word.toLowerCase()),
+  );
+  const uses = usesOf(open);
+  const terms = new Set<string>();
+  const findings: Finding[] = [];
+  for (const { block, fact } of open) {
+    const use = uses.get(fact.key);
+    const finding = use && concluded(fact, use, circumstances);
+    if (!finding) continue;
+    // A term is one question, however often it is used.
+    const term = finding.weight === "settle" && use.all >= TERM_RECURS;
+    findings.push({
       block,
       from: fact.from,
       to: fact.to,
-      reason: reasonFor(fact.word, other, name, variety),
-      group: `${unknownWord.id}:${key}`,
-    };
-    if (name) finding.weight = "settle";
-    return [finding];
-  });
+      group: `${unknownWord.id}:${fact.key}`,
+      follows: term && terms.has(fact.key),
+      ...finding,
+    });
+    if (term) terms.add(fact.key);
+  }
+  return findings;
 }
 
-function reasonFor(word: string, other: boolean, name: boolean, variety: Variety): string {
-  if (other) {
-    const elsewhere = variety === "en-US" ? VARIETY_NAMES["en-GB"] : VARIETY_NAMES["en-US"];
-    return `“${word}” is a ${elsewhere} spelling; this document is read as ${VARIETY_NAMES[variety]} English.`;
+/** What is to be said of an unknown word; null when it is taken for a name. */
+function concluded(
+  fact: UnknownWord,
+  use: Use,
+  circumstances: Circumstances,
+): { reason: string; weight: Weight } | null {
+  const { variety, leave } = circumstances;
+  // "untill" is built from "till" as "unmoored" is from "moored", but a common word is near it.
+  if (fact.kinds & leave & LEAVE_BITS.derived && !closest(fact.key, circumstances, true))
+    return null;
+  if (fact.bits !== 0) return { reason: varietyReason(fact, variety), weight: "settle" };
+  const unknown = `“${fact.word}” is in no dictionary`;
+  const often = use.all >= TERM_RECURS ? ` and stands here ${times(use.all)}` : "";
+  const capital = isCapitalised(fact.word) && fact.word !== fact.word.toUpperCase();
+  const asName = capital && use.inside > 0;
+  const near = closest(fact.key, circumstances, !capital);
+  if (capital && leave & LEAVE_BITS.names && isName(use, near)) return null;
+  // "Febuary" is a slip for a name, "Maintainance" for a word that opens a sentence.
+  if (asName && !(near && isCapitalised(near.word) && near.frequency >= COMMON_FREQUENCY)) {
+    return {
+      reason: `${unknown}${often}. If it is a name, put it on a word list.`,
+      weight: "settle",
+    };
   }
-  if (name) return `“${word}” is in no dictionary. If it is a name, put it on a word list.`;
-  return `“${word}” is in no dictionary.`;
+  const elsewhere = near ? circumstances.vocabulary().count(near.word.toLowerCase()) : 0;
+  const plain = near && near.frequency >= COMMON_FREQUENCY && fact.key.length >= PLAIN_LENGTH;
+  if (!near || (use.all >= TERM_RECURS && use.all > elsewhere && !plain)) {
+    const term = often && " If it is a term, put it on a word list.";
+    return { reason: `${unknown}${often}.${term}`, weight: "settle" };
+  }
+  const right = elsewhere > 0 ? ` The document has “${near.word}” ${times(elsewhere)}.` : "";
+  return { reason: `${unknown}.${right}`, weight: "fix" };
+}
+
+function times(count: number): string {
+  return count === 1 ? "once" : count === 2 ? "twice" : `${count} times`;
+}
+
+function isName(use: Use, near: NearWord | null): boolean {
+  if (use.capital < use.all) return false;
+  return use.named || use.inside >= NAME_RECURS || near === null;
+}
+
+interface NearWord {
+  word: string;
+  frequency: number;
+}
+
+/** Words shorter than this are near too many others. */
+const SHORT_WORD = 4;
+const SHORTEST_WORD = 3;
+/** Words this long are near few others, even by two edits. */
+const LONG_WORD = 8;
+/** log2 of how often, in 50 million words, a word near it must occur for an unknown word to be a slip. */
+const NEAR_FREQUENCY = 6;
+const NEAR_SHORT_FREQUENCY = 13;
+/** So common a word is meant even by a slip made again and again, unless the slip is short. */
+const COMMON_FREQUENCY = 8;
+const PLAIN_LENGTH = 6;
+const NEAR_COST = 1.5;
+
+/** The common word that an unknown one is probably a slip for; null when none is near. */
+function closest(
+  key: string,
+  { language, variety }: Circumstances,
+  lowerCase: boolean,
+): NearWord | null {
+  if (key.length < SHORTEST_WORD) return null;
+  const short = key.length <= SHORT_WORD;
+  let best: NearWord | null = null;
+  let least = NEAR_COST;
+  for (const { word, frequency } of language.lexicon.near(
+    key,
+    key.length >= LONG_WORD ? 2 : 1,
+    variety,
+    "common",
+    1,
+  )) {
+    if (lowerCase && word !== word.toLowerCase()) continue;
+    if (frequency < (short ? NEAR_SHORT_FREQUENCY : NEAR_FREQUENCY)) continue;
+    const cost = channelCost(key, word.toLowerCase(), language.rewrites) - 0.02 * frequency;
+    if (cost >= least) continue;
+    least = cost;
+    best = { word, frequency };
+  }
+  return best;
+}
+
+function varietyReason({ word, bits }: UnknownWord, variety: Variety): string {
+  const elsewhere = VARIETIES.filter((one) => bits & VARIETY_BITS[one]).map(
+    (one) => VARIETY_NAMES[one],
+  );
+  const [first = ""] = elsewhere;
+  return `“${word}” is a ${first} spelling; this document is read as ${VARIETY_NAMES[variety]} English.`;
 }
 
 function keyOf(word: string): string {

@@ -1,0 +1,72 @@
+import irregularUrl from "../../data/irregular.txt?url";
+import lexiconUrl from "../../data/lexicon.bin?url";
+import pairsUrl from "../../data/pairs.bin?url";
+import rewritesUrl from "../../data/rewrites.txt?url";
+import taggerUrl from "../../data/tagger.bin?url";
+import triplesUrl from "../../data/triples.bin?url";
+import type { Language } from "../core/language/analysis.ts";
+import { IrregularForms } from "../core/language/lemmas.ts";
+import { Lexicon } from "../core/language/lexicon.ts";
+import { Rewrites } from "../core/language/rewrites.ts";
+import { Tagger } from "../core/language/tagger.ts";
+import { Trigrams } from "../core/language/trigrams.ts";
+
+/** The language data in the worker: what the spelling pass starts with, and what follows later. */
+
+let loading: Promise<Language> | null = null;
+let following: Promise<void> | null = null;
+
+/** What every check needs, fetched once; a failed fetch is tried again the next time. */
+export function loadLanguage(): Promise<Language> {
+  loading ??= fetchLanguage();
+  loading.catch(() => {
+    loading = null;
+  });
+  return loading;
+}
+
+/** The trigram model, which corrections use once it is there. Not having it is no failure. */
+export function loadTrigrams(): Promise<void> {
+  following ??= fetchTrigrams();
+  following.catch(() => {
+    following = null;
+  });
+  return following.catch(() => undefined);
+}
+
+async function fetchLanguage(): Promise<Language> {
+  const [words, model, irregular, rewrites] = await Promise.all([
+    fetchBytes(lexiconUrl),
+    fetchBytes(taggerUrl),
+    fetchText(irregularUrl),
+    fetchText(rewritesUrl),
+  ]);
+  const lexicon = new Lexicon(words);
+  return {
+    lexicon,
+    tagger: new Tagger(model, (word) => lexicon.traitsInText(word)),
+    irregular: new IrregularForms(irregular),
+    rewrites: new Rewrites(rewrites),
+    trigrams: null,
+  };
+}
+
+async function fetchTrigrams(): Promise<void> {
+  const language = await loadLanguage();
+  const [pairs, triples] = await Promise.all([fetchBytes(pairsUrl), fetchBytes(triplesUrl)]);
+  language.trigrams = new Trigrams(pairs, triples);
+}
+
+async function fetchBytes(url: string): Promise<Uint8Array> {
+  return new Uint8Array(await (await fetchGood(url)).arrayBuffer());
+}
+
+async function fetchText(url: string): Promise<string> {
+  return (await fetchGood(url)).text();
+}
+
+async function fetchGood(url: string): Promise<Response> {
+  const response = await fetch(url);
+  if (!response.ok) throw new Error(`the language data could not be loaded (${response.status})`);
+  return response;
+}

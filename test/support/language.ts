@@ -1,0 +1,1 @@
+export { loadLanguage } from "../../src/command/checking.ts";

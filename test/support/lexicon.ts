@@ -1,1 +1,0 @@
-export { loadLexicon } from "../../src/command/checking.ts";
