@@ -74,7 +74,7 @@ export class Engine {
   private marks: (readonly Mark[])[] = [];
   private readonly cache = new Map<string, Examined>();
   private words: ReadonlySet<string>;
-  private vocabulary: Vocabulary | null = null;
+  private vocabulary: DocumentVocabulary | null = null;
 
   constructor(
     manuscript: Pick<Manuscript, "text" | "blocks" | "spans">,
@@ -135,7 +135,10 @@ export class Engine {
     }
     for (const [index, own] of byBlock) {
       const { from } = this.blockRange(index);
-      this.texts[index] = applyEdits(this.texts[index] ?? "", moveEdits(own, -from));
+      const before = this.texts[index] ?? "";
+      const after = applyEdits(before, moveEdits(own, -from));
+      this.texts[index] = after;
+      this.vocabulary?.replace(before, after);
     }
     shiftBlocks(this.blocks, edits);
     shiftSpans(this.spans, edits);
@@ -143,7 +146,6 @@ export class Engine {
       this.examined[index] = this.examine(index, this.spansOf(index));
     }
     this.trimCache();
-    this.vocabulary = null;
     return this.judge();
   }
 

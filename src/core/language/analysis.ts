@@ -47,3 +47,20 @@ export function analyse(
   const tags = tagger.tag(text, units, new Set(sentences.map(({ from }) => from)));
   return { kind, text, tokens, sentences, units, tags, spans };
 }
+
+/** Where the words begin that open a sentence, whose capital is due to their place. */
+export function sentenceOpenings({ sentences, tokens }: AnalysedBlock): Set<number> {
+  const openings = new Set<number>();
+  let index = 0;
+  for (const { from } of sentences) {
+    while (index < tokens.length) {
+      const token = tokens[index];
+      if (token && token.from >= from && token.kind === "word") {
+        openings.add(token.from);
+        break;
+      }
+      index++;
+    }
+  }
+  return openings;
+}

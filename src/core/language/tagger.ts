@@ -23,6 +23,9 @@ export interface WordClass {
 }
 
 const TAG_COUNT = TAGS.length;
+const ABSENT = -1;
+const TAG_BITS = 6;
+const TAG_SPACE = 1 << TAG_BITS;
 /** In place of a tag before the sentence, and of a second tag where there is none. */
 export const NO_TAG = 62;
 
@@ -39,7 +42,8 @@ export interface TaggedWord {
   /** Its packed class, or -1 less its traits in the lexicon where the model never saw it. */
   known: number;
   traits: number;
-  vectors: (Int32Array | undefined)[];
+  /** Where its vectors begin in the tagger's pool, by place; absent until one is needed. */
+  vectors: number[];
 }
 
 function mix(a: number, b: number): number {
@@ -70,7 +74,7 @@ export function describe(written: string, known: number, traits: number): Tagged
     shape: shapeOf(written),
     known: known < 0 ? -1 - traits : known,
     traits,
-    vectors: [],
+    vectors: [ABSENT, ABSENT, ABSENT, ABSENT, ABSENT],
   };
 }
 
@@ -114,8 +118,6 @@ export function ownFeatures({
     mix(mix(13, traits), shape),
   ];
 }
-
-const PLACES = [-2, -1, 1, 2] as const;
 
 /** Features of a neighbour, `place` words from the one to tag. */
 export function neighbourFeatures(word: TaggedWord, place: number): number[] {
@@ -169,16 +171,18 @@ const MAX_REMEMBERED = 40_000;
 
 export class Tagger {
   private readonly mask: number;
-  private readonly keys: Uint32Array;
-  private readonly starts: Uint32Array;
-  private readonly sizes: Uint8Array;
-  private readonly tags: Uint8Array;
-  private readonly weights: Int8Array;
+  /** For each slot the feature's key, then where its weights begin and how many they are. */
+  private readonly table: Int32Array;
+  /** Each weight with its tag: weight * 64 + tag. */
+  private readonly weights: Int16Array;
   private readonly classes = new Map<string, number>();
   private readonly words = new Map<string, TaggedWord>();
   private readonly beforeStart = describe("<", -1, 0);
   private readonly afterEnd = describe(">", -1, 0);
-  private readonly histories: (Int32Array | undefined)[] = [];
+  private readonly histories = new Int32Array(TAG_SPACE * TAG_SPACE).fill(ABSENT);
+  /** All vectors one after another: arrays of their own would each cost a walk to memory. */
+  private pool = new Int16Array(TAG_COUNT << 14);
+  private pooled = 0;
 
   /**
    * Takes the model's bytes and the traits of a word in running text. Throws RangeError when the
@@ -198,14 +202,15 @@ export class Tagger {
     const sizesAt = 20 + keyBytes;
     const tagsAt = sizesAt + features;
     if (bytes.length !== tagsAt + 2 * weights + wordBytes) throw new RangeError("damaged model");
-    this.tags = Uint8Array.from(bytes.subarray(tagsAt, tagsAt + weights));
-    this.weights = Int8Array.from(bytes.subarray(tagsAt + weights, tagsAt + 2 * weights));
+    this.weights = new Int16Array(weights);
+    for (let index = 0; index < weights; index++) {
+      const weight = view.getInt8(tagsAt + weights + index);
+      this.weights[index] = weight * TAG_SPACE + (bytes[tagsAt + index] ?? 0);
+    }
     let capacity = 1;
     while (capacity < features * 1.6) capacity *= 2;
     this.mask = capacity - 1;
-    this.keys = new Uint32Array(capacity);
-    this.starts = new Uint32Array(capacity);
-    this.sizes = new Uint8Array(capacity);
+    this.table = new Int32Array(2 * capacity);
     let at = 20;
     let key = 0;
     let start = 0;
@@ -217,11 +222,10 @@ export class Tagger {
         key += (byte & 127) * factor;
         factor *= 128;
       } while (byte & 128);
-      const slot = this.slot(key);
+      const slot = this.slot(key | 0);
       const size = bytes[sizesAt + index] ?? 0;
-      this.keys[slot] = key;
-      this.starts[slot] = start;
-      this.sizes[slot] = size;
+      this.table[slot] = key | 0;
+      this.table[slot + 1] = start * TAG_SPACE + size;
       start += size;
     }
     const lines = new TextDecoder().decode(bytes.subarray(tagsAt + 2 * weights)).split("\n");
@@ -233,6 +237,7 @@ export class Tagger {
 
   /** The tag of every unit, as indexes into TAGS; `opens` are the units that begin a sentence. */
   tag(text: string, units: readonly Unit[], opens: ReadonlySet<number>): Uint8Array {
+    if (this.words.size >= MAX_REMEMBERED) this.forget();
     const tags = new Uint8Array(units.length);
     const words = units.map(({ from, to }) => this.describe(text.slice(from, to)));
     const scores = new Int32Array(TAG_COUNT);
@@ -252,17 +257,29 @@ export class Tagger {
       const word = words[index] ?? this.beforeStart;
       let best = word.known >= 0 && word.known & 1 ? word.known >> 7 : -1;
       if (best < 0) {
-        const at = (place: number) =>
-          index + place < start
-            ? this.beforeStart
-            : index + place >= end
-              ? this.afterEnd
-              : (words[index + place] ?? this.afterEnd);
-        scores.set(this.vector(word, 0));
-        for (const place of PLACES) addTo(scores, this.vector(at(place), place));
-        addTo(scores, this.history(last, beforeLast));
+        const before = index > start ? (words[index - 1] ?? this.beforeStart) : this.beforeStart;
+        const beforeLastWord =
+          index - 1 > start ? (words[index - 2] ?? this.beforeStart) : this.beforeStart;
+        const next = index + 1 < end ? (words[index + 1] ?? this.afterEnd) : this.afterEnd;
+        const afterNext = index + 2 < end ? (words[index + 2] ?? this.afterEnd) : this.afterEnd;
+        const own = this.vector(word, 0);
+        const left = this.vector(before, -1);
+        const farLeft = this.vector(beforeLastWord, -2);
+        const right = this.vector(next, 1);
+        const farRight = this.vector(afterNext, 2);
+        const history = this.history(last, beforeLast);
+        const { pool } = this;
+        for (let tag = 0; tag < TAG_COUNT; tag++) {
+          scores[tag] =
+            (pool[own + tag] ?? 0) +
+            (pool[left + tag] ?? 0) +
+            (pool[farLeft + tag] ?? 0) +
+            (pool[right + tag] ?? 0) +
+            (pool[farRight + tag] ?? 0) +
+            (pool[history + tag] ?? 0);
+        }
         const opening = index === start ? 1 : 0;
-        fillJoint(joint, word, at(-1), at(1), at(2), last, beforeLast, opening);
+        fillJoint(joint, word, before, next, afterNext, last, beforeLast, opening);
         for (let feature = 0; feature < JOINT_FEATURES; feature++) {
           this.addWeights(scores, joint[feature] ?? 0);
         }
@@ -288,56 +305,73 @@ export class Tagger {
     const own = this.classes.get(written) ?? this.classes.get(normalised(written)) ?? -1;
     const sure = this.classes.has(written) ? own : own & ~1;
     const word = describe(written, own < 0 ? -1 : sure, this.traitsOf(written));
-    if (this.words.size >= MAX_REMEMBERED) this.words.clear();
     this.words.set(written, word);
     return word;
   }
 
-  /** What a word adds to every tag's score when it stands `place` words from the one to tag. */
-  private vector(word: TaggedWord, place: number): Int32Array {
-    const known = word.vectors[place + 2];
-    if (known) return known;
-    const features = place === 0 ? ownFeatures(word) : neighbourFeatures(word, place);
-    const vector = this.sum(features);
-    word.vectors[place + 2] = vector;
-    return vector;
+  /** Words and their vectors start anew; those of the tags before are in the same pool. */
+  private forget(): void {
+    this.words.clear();
+    this.histories.fill(ABSENT);
+    this.beforeStart.vectors.fill(ABSENT);
+    this.afterEnd.vectors.fill(ABSENT);
+    this.pooled = 0;
   }
 
-  private history(last: number, beforeLast: number): Int32Array {
-    const index = last * 64 + beforeLast;
-    const known = this.histories[index];
-    if (known) return known;
-    const vector = this.sum(historyFeatures(last, beforeLast));
-    this.histories[index] = vector;
-    return vector;
+  /**
+   * What a word adds to every tag's score when it stands `place` words from the one to tag, as a
+   * place in the pool.
+   */
+  private vector(word: TaggedWord, place: number): number {
+    const known = word.vectors[place + 2] ?? ABSENT;
+    if (known !== ABSENT) return known;
+    const at = this.sum(place === 0 ? ownFeatures(word) : neighbourFeatures(word, place));
+    word.vectors[place + 2] = at;
+    return at;
   }
 
-  private sum(features: readonly number[]): Int32Array {
-    const vector = new Int32Array(TAG_COUNT);
-    for (const feature of features) this.addWeights(vector, feature);
-    return vector;
+  private history(last: number, beforeLast: number): number {
+    const index = last * TAG_SPACE + beforeLast;
+    const known = this.histories[index] ?? ABSENT;
+    if (known !== ABSENT) return known;
+    const at = this.sum(historyFeatures(last, beforeLast));
+    this.histories[index] = at;
+    return at;
+  }
+
+  private sum(features: readonly number[]): number {
+    const scores = new Int32Array(TAG_COUNT);
+    for (const feature of features) this.addWeights(scores, feature);
+    const at = this.pooled;
+    this.pooled += TAG_COUNT;
+    if (this.pooled > this.pool.length) {
+      const wider = new Int16Array(this.pool.length * 2);
+      wider.set(this.pool);
+      this.pool = wider;
+    }
+    this.pool.set(scores, at);
+    return at;
   }
 
   private addWeights(scores: Int32Array, feature: number): void {
-    const slot = this.slot(feature >>> 0 || 1);
-    if (this.keys[slot] === 0) return;
-    const from = this.starts[slot] ?? 0;
-    const to = from + (this.sizes[slot] ?? 0);
+    const slot = this.slot(feature || 1);
+    if (this.table[slot] === 0) return;
+    const place = this.table[slot + 1] ?? 0;
+    const from = place >> TAG_BITS;
+    const to = from + (place & (TAG_SPACE - 1));
     for (let at = from; at < to; at++) {
-      const tag = this.tags[at] ?? 0;
-      scores[tag] = (scores[tag] ?? 0) + (this.weights[at] ?? 0);
+      const packed = this.weights[at] ?? 0;
+      const tag = packed & (TAG_SPACE - 1);
+      scores[tag] = (scores[tag] ?? 0) + (packed >> TAG_BITS);
     }
   }
 
   private slot(key: number): number {
-    let slot = (Math.imul(key, 0x9e3779b1) >>> 7) & this.mask;
-    while (this.keys[slot] !== 0 && this.keys[slot] !== key) slot = (slot + 1) & this.mask;
-    return slot;
+    const { table, mask } = this;
+    let slot = (Math.imul(key, 0x9e3779b1) >>> 7) & mask;
+    while (table[2 * slot] !== 0 && table[2 * slot] !== key) slot = (slot + 1) & mask;
+    return 2 * slot;
   }
-}
-
-function addTo(scores: Int32Array, vector: Int32Array): void {
-  for (let tag = 0; tag < TAG_COUNT; tag++) scores[tag] = (scores[tag] ?? 0) + (vector[tag] ?? 0);
 }
 
 function highest(scores: Int32Array): number {

@@ -1,22 +1,21 @@
-import type { AnalysedBlock, Language } from "../../language/analysis.ts";
+import { type AnalysedBlock, type Language, sentenceOpenings } from "../../language/analysis.ts";
+import { brokenWordAt } from "../../language/broken-word.ts";
 import { correctWord } from "../../language/corrections.ts";
 import { channelCost } from "../../language/edit-cost.ts";
-import { dictionaryBits, isPrefix, verdictOf, withoutPossessive } from "../../language/known.ts";
-import { VARIETY_BITS } from "../../language/lexicon.ts";
+import { dictionaryBits, isPrefix, withoutPossessive } from "../../language/known.ts";
 import { splitSentences } from "../../language/sentences.ts";
+import { strayCapitals } from "../../language/stray-capitals.ts";
 import { surroundingsOf } from "../../language/surroundings.ts";
 import { tokenise, wordParts } from "../../language/tokens.ts";
-import { VARIETIES, type Variety } from "../../manuscript/model.ts";
 import type { Check, Circumstances, Fact, Finding, PlacedFact, Weight } from "../check.ts";
 import { LEAVE_BITS } from "../leave.ts";
+import { isDayOrMonth } from "./day-and-month.ts";
 import { WordKinds } from "./word-kinds.ts";
 
 interface UnknownWord extends Fact {
   word: string;
   /** Lower case, without a possessive ending: what makes two of them the same word. */
   key: string;
-  /** Bits of the varieties whose dictionaries have it. */
-  bits: number;
   /** What kinds of unknown word it is, by `LEAVE_BITS`; names are told by `judge`. */
   kinds: number;
   /** First word of its sentence, where any word has a capital. */
@@ -31,16 +30,6 @@ const CHOICES = 5;
 const NAME_RECURS = 2;
 /** A lower-case unknown word used this often, and near no other word, is taken for a term. */
 const TERM_RECURS = 3;
-
-const ALL_VARIETIES = VARIETIES.reduce((bits, variety) => bits | VARIETY_BITS[variety], 0);
-
-const VARIETY_NAMES: Record<Variety, string> = {
-  "en-US": "US",
-  "en-GB": "British",
-  "en-GB-oxendict": "British -ize",
-  "en-CA": "Canadian",
-  "en-AU": "Australian",
-};
 
 /** A word that no dictionary has. */
 export const unknownWord: Check<UnknownWord> = {
@@ -57,7 +46,6 @@ export const unknownWord: Check<UnknownWord> = {
       right: "The book was received too wet to read.",
     },
     { wrong: "They moored beside the pontooon.", right: "They moored beside the pontoon." },
-    { wrong: "The color of the water changed.", right: "The colour of the water changed." },
     { leave: "Dr. Orrin Vale read the gauge at the well-known GH-104 mark, 3rd from left." },
     { leave: "See https://gannet-head.example/tydes or write to keper@gannet-head.example." },
     { leave: "Gannets (Morus bassanus) rest on stage xiv, 12 kPa above GHTO datum." },
@@ -90,10 +78,13 @@ function examine(block: AnalysedBlock, language: Language): UnknownWord[] {
     const parts = code ? lettersIn(block.text, token.from, token.to) : wordParts(block.text, token);
     for (const [order, { from, to }] of parts.entries()) {
       const word = block.text.slice(from, to);
-      const bits = dictionaryBits(word, lexicon);
-      if (bits === ALL_VARIETIES || word.length === 1) continue;
+      if (word.length === 1 || dictionaryBits(word, lexicon) !== 0) continue;
+      // Other checks speak for these.
+      if (isPartOfBroken(block, index, language) || (isPrefix(word) && block.text[to] === "-"))
+        continue;
+      if (isDayOrMonth(word) || strayCapitals(word, lexicon)) continue;
       if (parts.length > 1 && order < parts.length - 1 && isPrefix(word)) continue;
-      openings ??= openingsOf(block);
+      openings ??= sentenceOpenings(block);
       kinds ??= new WordKinds(block, language);
       const codeBits = token.kind === "address" ? LEAVE_BITS.addresses : LEAVE_BITS.identifiers;
       facts.push({
@@ -101,7 +92,6 @@ function examine(block: AnalysedBlock, language: Language): UnknownWord[] {
         to,
         word,
         key: keyOf(word),
-        bits,
         kinds: kinds.of(index, from, word) | (code ? codeBits : 0),
         opening: openings.has(token.from) && order === 0,
         named: block.kind === "reference" || followsTitle(block, index),
@@ -111,22 +101,16 @@ function examine(block: AnalysedBlock, language: Language): UnknownWord[] {
   return facts;
 }
 
+function isPartOfBroken({ text, tokens }: AnalysedBlock, index: number, { lexicon }: Language) {
+  return [index - 1, index + 1].some((at) => brokenWordAt(text, tokens, at, lexicon) !== null);
+}
+
 /** Runs of letters in an address or identifier, of which the short ones mean nothing. */
 function lettersIn(text: string, from: number, to: number): { from: number; to: number }[] {
   return [...text.slice(from, to).matchAll(/\p{Lu}?\p{Ll}{3,}/gu)].map((match) => ({
     from: from + match.index,
     to: from + match.index + match[0].length,
   }));
-}
-
-/** Where a capital may be due to the place: at a sentence's start, after a colon or a dash. */
-function openingsOf(block: AnalysedBlock): Set<number> {
-  const openings = new Set<number>();
-  for (const { from } of block.sentences) {
-    const first = block.tokens.find((token) => token.from >= from && token.kind === "word");
-    if (first) openings.add(first.from);
-  }
-  return openings;
 }
 
 const TITLES = new Set(
@@ -175,11 +159,10 @@ function usesOf(facts: readonly PlacedFact<UnknownWord>[]): Map<string, Use> {
 }
 
 function judge(facts: readonly PlacedFact<UnknownWord>[], circumstances: Circumstances): Finding[] {
-  const { words, variety, leave } = circumstances;
+  const { words, leave } = circumstances;
   const open = facts.filter(
     ({ fact }) =>
       (fact.kinds & leave & ~LEAVE_BITS.derived) === 0 &&
-      verdictOf(fact.bits, variety) !== "known" &&
       !words.has(fact.key) &&
       !words.has(fact.word.toLowerCase()),
   );
@@ -211,11 +194,10 @@ function concluded(
   use: Use,
   circumstances: Circumstances,
 ): { reason: string; weight: Weight } | null {
-  const { variety, leave } = circumstances;
+  const { leave } = circumstances;
   // "untill" is built from "till" as "unmoored" is from "moored", but a common word is near it.
   if (fact.kinds & leave & LEAVE_BITS.derived && !closest(fact.key, circumstances, true))
     return null;
-  if (fact.bits !== 0) return { reason: varietyReason(fact, variety), weight: "settle" };
   const unknown = `“${fact.word}” is in no dictionary`;
   const often = use.all >= TERM_RECURS ? ` and stands here ${times(use.all)}` : "";
   const capital = isCapitalised(fact.word) && fact.word !== fact.word.toUpperCase();
@@ -273,16 +255,14 @@ function closest(
   lowerCase: boolean,
 ): NearWord | null {
   if (key.length < SHORTEST_WORD) return null;
+  const question = `${variety} ${lowerCase} ${key}`;
+  const known = answered.get(question);
+  if (known !== undefined) return known;
   const short = key.length <= SHORT_WORD;
   let best: NearWord | null = null;
   let least = NEAR_COST;
-  for (const { word, frequency } of language.lexicon.near(
-    key,
-    key.length >= LONG_WORD ? 2 : 1,
-    variety,
-    "common",
-    1,
-  )) {
+  const distance = key.length >= LONG_WORD ? 2 : 1;
+  for (const { word, frequency } of language.lexicon.near(key, distance, variety, "common", 1)) {
     if (lowerCase && word !== word.toLowerCase()) continue;
     if (frequency < (short ? NEAR_SHORT_FREQUENCY : NEAR_FREQUENCY)) continue;
     const cost = channelCost(key, word.toLowerCase(), language.rewrites) - 0.02 * frequency;
@@ -290,16 +270,14 @@ function closest(
     least = cost;
     best = { word, frequency };
   }
+  if (answered.size >= MAX_ANSWERED) answered.clear();
+  answered.set(question, best);
   return best;
 }
 
-function varietyReason({ word, bits }: UnknownWord, variety: Variety): string {
-  const elsewhere = VARIETIES.filter((one) => bits & VARIETY_BITS[one]).map(
-    (one) => VARIETY_NAMES[one],
-  );
-  const [first = ""] = elsewhere;
-  return `“${word}” is a ${first} spelling; this document is read as ${VARIETY_NAMES[variety]} English.`;
-}
+/** Judging runs after every edit and asks about the same words each time. */
+const answered = new Map<string, NearWord | null>();
+const MAX_ANSWERED = 20_000;
 
 function keyOf(word: string): string {
   return withoutPossessive(word.replaceAll("’", "'")).toLowerCase();

@@ -1,0 +1,64 @@
+import type { Check, Fact } from "../check.ts";
+
+const NAMES = new Set(
+  "monday tuesday wednesday thursday friday saturday sunday january february april june july september october november december mondays tuesdays wednesdays thursdays fridays saturdays sundays".split(
+    " ",
+  ),
+);
+/** Words of their own; months only beside a number. */
+const ONLY_BESIDE_NUMBER = new Set(["march", "may", "august"]);
+
+export function isDayOrMonth(word: string): boolean {
+  return NAMES.has(word);
+}
+
+/** The name of a day or month without its capital. */
+export const dayAndMonth: Check = {
+  id: "spelling/day-and-month",
+  pass: "spelling",
+  weight: "fix",
+  code: "cap",
+  title: "Day or month without a capital",
+  why: "English gives the names of days and months a capital. “March”, “May” and “August” are looked at beside a number only, as they are words of their own.",
+  source: "common practice",
+  examples: [
+    { wrong: "It was read each monday.", right: "It was read each Monday." },
+    { wrong: "The book ends on 3 may 1984.", right: "The book ends on 3 May 1984." },
+    { leave: "They may march past the august house." },
+    { leave: "It was read each Monday in June." },
+  ],
+  examine({ kind, text, tokens }) {
+    if (kind === "code") return [];
+    const facts: Fact[] = [];
+    for (const [index, { kind: token, from, to }] of tokens.entries()) {
+      if (token !== "word") continue;
+      const word = text.slice(from, to).replace(/['’]s$/, "");
+      const numbered = () =>
+        [tokens[index - 1], tokens[index + 1]].some(
+          (other) =>
+            other?.kind === "number" &&
+            /^\d{1,4}(?:st|nd|rd|th)?$/.test(text.slice(other.from, other.to)),
+        );
+      if (NAMES.has(word) || (ONLY_BESIDE_NUMBER.has(word) && numbered())) {
+        facts.push({ from, to: from + word.length });
+      }
+    }
+    return facts;
+  },
+  judge: (facts) =>
+    facts.map(({ block, fact: { from, to } }) => ({
+      block,
+      from,
+      to,
+      reason: "Days and months take a capital.",
+      group: dayAndMonth.id,
+    })),
+  choose(text, { from, to }) {
+    const insert = capitalised(text.slice(from, to));
+    return [{ label: insert, edits: [{ from, to, insert }] }];
+  },
+};
+
+function capitalised(word: string): string {
+  return (word[0] ?? "").toUpperCase() + word.slice(1);
+}

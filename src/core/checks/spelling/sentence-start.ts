@@ -1,0 +1,60 @@
+import { ABBREVIATIONS, BEFORE_NAME } from "../../language/abbreviations.ts";
+import type { AnalysedBlock, Language } from "../../language/analysis.ts";
+import { ABBREVIATION } from "../../language/lexicon.ts";
+import type { Check, Fact } from "../check.ts";
+
+/** A sentence that begins with a small letter. */
+export const sentenceStart: Check = {
+  id: "spelling/sentence-start",
+  pass: "spelling",
+  weight: "fix",
+  code: "cap",
+  title: "Sentence without a capital",
+  why: "A full stop ends a sentence before it, and the next begins with a small letter. Either the capital is missing or the full stop is one too many.",
+  source: "common practice",
+  examples: [
+    { wrong: "The tide turned. we went home.", right: "The tide turned. We went home." },
+    { wrong: "It was shut. the key was lost.", right: "It was shut. The key was lost." },
+    { leave: "It stood at approx. five metres, i.e. high." },
+    { leave: "“Was it shut?” she asked. “It was … open.”" },
+    { leave: "The gauge (see p. four) fell ... and rose." },
+  ],
+  examine,
+  judge: (facts) =>
+    facts.map(({ block, fact: { from, to } }) => ({
+      block,
+      from,
+      to,
+      reason: "A sentence begins with a capital.",
+    })),
+  choose(text, { from, to }) {
+    const word = text.slice(from, to);
+    const insert = (word[0] ?? "").toUpperCase() + word.slice(1);
+    return [{ label: insert, edits: [{ from, to, insert }] }];
+  },
+};
+
+function examine({ kind, text, tokens, spans }: AnalysedBlock, { lexicon }: Language): Fact[] {
+  if (kind === "code" || kind === "reference" || kind === "cell") return [];
+  const facts: Fact[] = [];
+  for (const [index, stop] of tokens.entries()) {
+    if (text[stop.from] !== "." || stop.to - stop.from !== 1) continue;
+    const before = tokens[index - 1];
+    const after = tokens[index + 1];
+    if (before?.kind !== "word" || after?.kind !== "word" || before.to !== stop.from) continue;
+    if (!/^\s+$/.test(text.slice(stop.to, after.from))) continue;
+    const ended = text.slice(before.from, before.to);
+    const begun = text.slice(after.from, after.to);
+    if (!/^\p{Ll}{3,}$/u.test(ended) || !/^\p{Ll}[\p{Ll}'’]*$/u.test(begun)) continue;
+    if (ABBREVIATIONS.has(ended) || BEFORE_NAME.has(ended)) continue;
+    const known = (word: string) => lexicon.varieties(word) !== 0 && !lexicon.isRare(word);
+    if (!known(ended) || !known(begun) || lexicon.traits(ended) & ABBREVIATION) continue;
+    if (
+      spans.some((span) => span.kind === "code" && after.from >= span.from && after.from < span.to)
+    ) {
+      continue;
+    }
+    facts.push({ from: after.from, to: after.to });
+  }
+  return facts;
+}
