@@ -8,6 +8,7 @@ export interface RawBlock {
   level?: number;
   marker?: string;
   cell?: Cell;
+  fixed?: string;
   spans: Span[];
 }
 

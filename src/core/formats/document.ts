@@ -1,5 +1,6 @@
 import type { Edit, Format, Manuscript, Variety } from "../manuscript/model.ts";
 import type { ReadFile } from "./assemble.ts";
+import { readCsv, writeCsv } from "./csv/format.ts";
 import type { Query } from "./docx/comments.ts";
 import { readDocx } from "./docx/read.ts";
 import { writeDocx } from "./docx/write.ts";
@@ -7,6 +8,7 @@ import { readMd, writeMd } from "./md/format.ts";
 import { markdownText, plainText } from "./plain.ts";
 import { FormatProblem, type ProblemCode } from "./problem.ts";
 import { readTxt, writeTxt } from "./txt/format.ts";
+import { readXlsx, writeXlsx } from "./xlsx/format.ts";
 import { crc32 } from "./zip/crc.ts";
 
 /** The way into and out of every format. */
@@ -59,6 +61,8 @@ const READERS: Record<Format, (bytes: Uint8Array, name: string) => ReadFile> = {
   docx: readDocx,
   txt: readTxt,
   md: readMd,
+  csv: readCsv,
+  xlsx: readXlsx,
 };
 
 const EXTENSIONS = new Map<string, Format>([
@@ -67,6 +71,9 @@ const EXTENSIONS = new Map<string, Format>([
   ["text", "txt"],
   ["md", "md"],
   ["markdown", "md"],
+  ["csv", "csv"],
+  ["tsv", "csv"],
+  ["xlsx", "xlsx"],
 ]);
 
 /** The endings a file picker offers. */
@@ -85,11 +92,12 @@ function formatOf(bytes: Uint8Array, name: string): Format {
   const extension = /\.([^.]+)$/.exec(name)?.[1]?.toLowerCase() ?? "";
   const format = EXTENSIONS.get(extension);
   const contents = contentsOf(bytes);
-  if (format === "docx" && (contents === "zip" || contents === "compound")) return "docx";
-  if (format === "docx" && contents === "text") {
+  const packed = format === "docx" || format === "xlsx";
+  if (packed && (contents === "zip" || contents === "compound")) return format;
+  if (packed && contents === "text") {
     throw new FormatProblem(
       "wrong-type",
-      "This file is named .docx but holds plain text. Rename it to .txt and open it again.",
+      `This file is named .${format} but holds plain text. Rename it to ${format === "docx" ? ".txt" : ".csv"} and open it again.`,
     );
   }
   if (contents === "zip" && format) {
@@ -188,6 +196,10 @@ export function writeDocument(request: ExportRequest): Exported {
   const own = form === "clean" || form === format;
   if (own && format === "txt") return { ...writeTxt(bytes, edits), extension: "txt", unplaced: [] };
   if (own && format === "md") return { ...writeMd(bytes, edits), extension: "md", unplaced: [] };
+  if (own && format === "csv") return { ...writeCsv(bytes, edits), extension: "csv", unplaced: [] };
+  if (own && format === "xlsx") {
+    return { ...writeXlsx(bytes, edits), extension: "xlsx", unplaced: [] };
+  }
   const extension = form === "md" ? "md" : "txt";
   const text = extension === "md" ? markdownText(current) : plainText(current);
   return { bytes: new TextEncoder().encode(text), extension, refused: [], unplaced: [] };

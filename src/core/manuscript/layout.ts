@@ -86,6 +86,7 @@ export function whyRefused(text: string, layout: Layout, edit: Edit): string | n
   if (!block || edit.from < block.from || edit.to > block.to) {
     return "A change stays inside one paragraph, cell or note; their number and order stay as they came.";
   }
+  if (block.fixed) return block.fixed;
   if (/[\n\r\f]/.test(edit.insert)) {
     return "New paragraphs can’t be made here. Shift and Enter makes a line break inside one.";
   }

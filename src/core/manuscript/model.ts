@@ -20,7 +20,7 @@ export type Kind = (typeof KINDS)[number];
 export const VARIETIES = ["en-US", "en-GB", "en-GB-oxendict", "en-CA", "en-AU"] as const;
 export type Variety = (typeof VARIETIES)[number];
 
-export const FORMATS = ["docx", "txt", "md"] as const;
+export const FORMATS = ["docx", "txt", "md", "csv", "xlsx"] as const;
 export type Format = (typeof FORMATS)[number];
 
 export type BlockKind =
@@ -63,6 +63,8 @@ export interface Block {
   /** What stands before a list item or a note, such as "•", "3." or "7"; it is not part of the text. */
   marker?: string;
   cell?: Cell;
+  /** Why nothing in this block can be changed: a number or a formula of a sheet. */
+  fixed?: string;
   /** How many headings precede or open this block; 0 before the first heading. */
   section: number;
 }

@@ -1,5 +1,6 @@
 import { escapeAttribute, escapeText } from "../xml/entities.ts";
-import { type DocxPackage, partText, relationships } from "./package.ts";
+import { partText, relationships } from "../zip/parts.ts";
+import type { DocxPackage } from "./package.ts";
 import { addOperation, blockAt, type Plan } from "./plan.ts";
 import { type FreeIds, prefixOf, WORD_NAMESPACE } from "./render.ts";
 import type { Segment, SourceBlock } from "./source.ts";

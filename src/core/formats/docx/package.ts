@@ -1,8 +1,7 @@
 import type { Story } from "../../manuscript/model.ts";
 import { FormatProblem } from "../problem.ts";
-import { decode } from "../xml/entities.ts";
-import { attribute, scanXml } from "../xml/scan.ts";
 import { type Archive, openArchive } from "../zip/archive.ts";
+import { partText, relationships } from "../zip/parts.ts";
 import { readPart } from "./read-part.ts";
 import type { Part, SourceBlock } from "./source.ts";
 
@@ -15,14 +14,6 @@ export interface DocxPackage {
   blocks: SourceBlock[];
 }
 
-export interface Relationship {
-  id: string;
-  /** Last segment of the relationship's type, such as "styles". */
-  type: string;
-  /** Name of the part it points at. */
-  target: string;
-}
-
 /** Opens a package and reads its text. Throws FormatProblem for anything that is not a .docx. */
 export function openPackage(bytes: Uint8Array): DocxPackage {
   const archive = openArchive(bytes);
@@ -32,68 +23,6 @@ export function openPackage(bytes: Uint8Array): DocxPackage {
   );
   for (const part of parts) pairShadows(part);
   return { archive, parts, blocks: parts.flatMap((part) => part.blocks.filter((b) => !b.shadow)) };
-}
-
-/** A part as a string; UTF-8 or UTF-16, its byte order mark kept. */
-export function partText(archive: Archive, name: string): string {
-  const bytes = archive.read(name);
-  if (!bytes) throw missingMain();
-  const utf16 = bytes[0] === 0xff ? "utf-16le" : bytes[0] === 0xfe ? "utf-16be" : null;
-  try {
-    return new TextDecoder(utf16 ?? "utf-8", { fatal: true, ignoreBOM: true }).decode(bytes);
-  } catch {
-    throw new FormatProblem(
-      "damaged",
-      "A part of this file is not valid Unicode text. Open it in the program it came from and save it again.",
-    );
-  }
-}
-
-/** Relationships of a part, or of the package for the empty name; external targets left out. */
-export function relationships(archive: Archive, partName: string): Relationship[] {
-  const folder = partName.slice(0, partName.lastIndexOf("/") + 1);
-  const name = `${folder}_rels/${partName.slice(folder.length)}.rels`;
-  if (!archive.find(name)) return [];
-  const source = partText(archive, name);
-  const found: Relationship[] = [];
-  scanXml(source, {
-    open(element, _tag, from, to) {
-      if (element !== "rel:Relationship") return;
-      if (attribute(source, from, to, "TargetMode") === "External") return;
-      const type = attribute(source, from, to, "Type") ?? "";
-      found.push({
-        id: attribute(source, from, to, "Id") ?? "",
-        type: type.slice(type.lastIndexOf("/") + 1),
-        target: resolveTarget(folder, attribute(source, from, to, "Target") ?? ""),
-      });
-    },
-    close() {},
-  });
-  return found;
-}
-
-/** The part of this relationship type that the main part points at; undefined when absent. */
-export function relatedPart(archive: Archive, mainName: string, type: string): string | undefined {
-  const related = relationships(archive, mainName).find((one) => one.type === type);
-  return related ? archive.find(related.target)?.name : undefined;
-}
-
-function resolveTarget(folder: string, target: string): string {
-  if (target.startsWith("/")) return decodeName(target.slice(1));
-  const segments = folder.split("/").filter(Boolean);
-  for (const segment of target.split("/")) {
-    if (segment === "..") segments.pop();
-    else if (segment !== ".") segments.push(segment);
-  }
-  return decodeName(segments.join("/"));
-}
-
-function decodeName(name: string): string {
-  try {
-    return decodeURI(decode(name));
-  } catch {
-    return name;
-  }
 }
 
 const STORIES = new Map<string, Story>([

@@ -9,8 +9,9 @@ import {
 } from "../assemble.ts";
 import { FormatProblem } from "../problem.ts";
 import { attribute } from "../xml/scan.ts";
+import { partText, relatedPart, relationships } from "../zip/parts.ts";
 import { ListCounter, type Numbering, readNumbering, roman } from "./numbering.ts";
-import { type DocxPackage, openPackage, partText, relatedPart, relationships } from "./package.ts";
+import { type DocxPackage, openPackage } from "./package.ts";
 import type { SourceBlock } from "./source.ts";
 import { headingLevel, inherited, kindByStyle, readStyles, type Styles } from "./styles.ts";
 

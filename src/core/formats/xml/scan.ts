@@ -19,6 +19,8 @@ export interface XmlHandler {
 const NAMESPACES = new Map([
   ["http://schemas.openxmlformats.org/wordprocessingml/2006/main", "w"],
   ["http://purl.oclc.org/ooxml/wordprocessingml/main", "w"],
+  ["http://schemas.openxmlformats.org/spreadsheetml/2006/main", "x"],
+  ["http://purl.oclc.org/ooxml/spreadsheetml/main", "x"],
   ["http://schemas.openxmlformats.org/markup-compatibility/2006", "mc"],
   ["http://schemas.openxmlformats.org/officeDocument/2006/math", "m"],
   ["http://purl.oclc.org/ooxml/officeDocument/math", "m"],

@@ -1,0 +1,60 @@
+import { LINE_SEPARATOR } from "../manuscript/model.ts";
+import type { RawBlock } from "./assemble.ts";
+
+/** What the readers of sheets share. */
+
+/** Why a cell is left as it is. */
+export const FIXED_NUMBER = "This is a number, and numbers in sheets are left as they are.";
+export const FIXED_FORMULA = "This is a formula, and formulas are left as they are.";
+
+/** The letters of a zero-based column: 0 is A, 26 is AA. */
+export function columnLetters(column: number): string {
+  let letters = "";
+  for (let rest = column; rest >= 0; rest = Math.floor(rest / 26) - 1) {
+    letters = String.fromCharCode(65 + (rest % 26)) + letters;
+  }
+  return letters;
+}
+
+/** The zero-based column of an address such as "AB12". */
+export function columnOf(address: string): number {
+  let column = 0;
+  for (const letter of /^[A-Z]+/.exec(address)?.[0] ?? "") {
+    column = column * 26 + letter.charCodeAt(0) - 64;
+  }
+  return column - 1;
+}
+
+/** A cell as a block. `fixed` is why it cannot be changed, or null. */
+export function cellBlock(
+  sheet: string,
+  address: string,
+  columns: number,
+  text: string,
+  fixed: string | null,
+): RawBlock {
+  return {
+    kind: "cell",
+    text: text.replace(/\r\n?|\n/g, LINE_SEPARATOR),
+    story: "body",
+    cell: { sheet, address, column: columnOf(address), columns },
+    ...(fixed ? { fixed } : {}),
+    spans: [],
+  };
+}
+
+/** Whether a cell's text is a number, an amount, a percentage or a date in figures. */
+export function isNumeric(text: string): boolean {
+  return /^[-+\u2212(]?\s*[$£€¥]?\s*\d[\d\s,.:/'\u00a0\u202f-]*\s*(?:%|‰|[$£€¥])?\)?$/.test(
+    text.trim(),
+  );
+}
+
+/**
+ * A text that a spreadsheet program would run as a formula when it opens a CSV file gets an
+ * apostrophe before it (OWASP, "CSV Injection"): text beginning with = + - @, tab or return, unless
+ * it is a number.
+ */
+export function guardFormula(text: string): string {
+  return /^[=+\-@\t\r]/.test(text) && !isNumeric(text) ? `'${text}` : text;
+}
