@@ -6,6 +6,7 @@ import path from "node:path";
 
 process.env.ASTRO_NODE_AUTOSTART = "disabled";
 const root = import.meta.dirname;
+process.env.DRY_RUN_DATA ??= path.join(root, "data");
 const { handler } = await import(path.join(root, "dist/server/entry.mjs"));
 
 const client = path.join(root, "dist/client");
@@ -14,6 +15,7 @@ const types = {
   ".css": "text/css; charset=utf-8",
   ".svg": "image/svg+xml",
   ".bin": "application/octet-stream",
+  ".txt": "text/plain; charset=utf-8",
 };
 /** A worker obeys the policy its own script came with. */
 const workerPolicy = "default-src 'none'; script-src 'self'; connect-src 'self'";

@@ -23,7 +23,7 @@ for (const name of readdirSync(sources).sort()) {
     files.push(name);
   }
 }
-const ORDER = ["harbour-siltation", "gauge-house", "visitor"];
+const ORDER = ["harbour-siltation", "gauge-house-req", "visitor", "gauge-house-spares"];
 const rank = (name: string) => {
   const at = ORDER.findIndex((start) => name.startsWith(start));
   return at < 0 ? ORDER.length : at;

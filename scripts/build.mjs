@@ -13,7 +13,7 @@ execFileSync(process.execPath, [path.join(root, "node_modules/astro/astro.js"), 
 
 const folder = path.join(root, "dist/client/_astro");
 for (const name of readdirSync(folder)) {
-  if (!/\.(?:js|css|svg|bin)$/.test(name)) continue;
+  if (!/\.(?:js|css|svg|bin|txt)$/.test(name)) continue;
   const file = path.join(folder, name);
   writeFileSync(`${file}.gz`, gzipSync(readFileSync(file), { level: 9 }));
 }

@@ -12,7 +12,7 @@ const LAYERS = [
   "core/language|core/formats",
   "core/checks",
   "core/engine.ts",
-  "worker|store|command",
+  "worker|store|command|server",
   "ui",
   "layouts|pages",
 ];

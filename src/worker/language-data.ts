@@ -2,12 +2,14 @@ import irregularUrl from "../../data/irregular.txt?url";
 import lexiconUrl from "../../data/lexicon.bin?url";
 import pairsUrl from "../../data/pairs.bin?url";
 import rewritesUrl from "../../data/rewrites.txt?url";
+import syllablesUrl from "../../data/syllables.txt?url";
 import taggerUrl from "../../data/tagger.bin?url";
 import triplesUrl from "../../data/triples.bin?url";
 import type { Language } from "../core/language/analysis.ts";
 import { IrregularForms } from "../core/language/lemmas.ts";
 import { Lexicon } from "../core/language/lexicon.ts";
 import { Rewrites } from "../core/language/rewrites.ts";
+import { Syllables } from "../core/language/syllables.ts";
 import { Tagger } from "../core/language/tagger.ts";
 import { Trigrams } from "../core/language/trigrams.ts";
 
@@ -32,6 +34,17 @@ export function loadTrigrams(): Promise<void> {
     following = null;
   });
   return following.catch(() => undefined);
+}
+
+let counting: Promise<Syllables> | null = null;
+
+/** The syllables of words, for the word entry. */
+export function loadSyllables(): Promise<Syllables> {
+  counting ??= fetchText(syllablesUrl).then((text) => new Syllables(text));
+  counting.catch(() => {
+    counting = null;
+  });
+  return counting;
 }
 
 async function fetchLanguage(): Promise<Language> {

@@ -10,12 +10,14 @@ import {
   writeDocument,
 } from "../core/formats/document.ts";
 import { FormatProblem } from "../core/formats/problem.ts";
+import { basesOf, fitLike, formsOf, type WordForm } from "../core/language/about-word.ts";
 import { correctWord } from "../core/language/corrections.ts";
 import { guessVariety } from "../core/language/variety.ts";
+import type { PartOfSpeech } from "../core/language/word-net.ts";
 import { withEdits } from "../core/manuscript/layout.ts";
 import type { Edit, Manuscript, Variety } from "../core/manuscript/model.ts";
 import type { Counts } from "../core/readings/counts.ts";
-import { loadLanguage, loadTrigrams } from "./language-data.ts";
+import { loadLanguage, loadSyllables, loadTrigrams } from "./language-data.ts";
 
 /** The core behind a worker: reading, checking and writing never run in the interface thread. */
 
@@ -23,6 +25,13 @@ import { loadLanguage, loadTrigrams } from "./language-data.ts";
 export interface Progress {
   done: number;
   all: number;
+}
+
+export interface AboutWord {
+  /** Words to look up, the one asked for first. */
+  bases: string[];
+  forms: { base: string; forms: WordForm[] }[];
+  syllables: number;
 }
 
 export interface Update {
@@ -117,6 +126,27 @@ class Proofreader {
   /** Words near a word that carries no mark. */
   async wordsNear(word: string, variety: Variety, limit: number): Promise<string[]> {
     return correctWord(word, { ...(await loadLanguage()), variety }, limit);
+  }
+
+  /** What the word entry shows of a word beside its meanings. */
+  async aboutWord(word: string, variety: Variety): Promise<AboutWord> {
+    const [language, syllables] = await Promise.all([loadLanguage(), loadSyllables()]);
+    const bases = basesOf(word, language);
+    return {
+      bases,
+      forms: bases.map((base) => ({ base, forms: formsOf(base, language, variety) })),
+      syllables: syllables.count(word),
+    };
+  }
+
+  /** A synonym in the form that a word as written has. */
+  async fitSynonym(
+    synonym: string,
+    written: string,
+    part: PartOfSpeech,
+    variety: Variety,
+  ): Promise<string> {
+    return fitLike(synonym, written, part, await loadLanguage(), variety);
   }
 
   /** Writes a document in the form asked for. */

@@ -16,9 +16,10 @@ import { PassRail } from "./PassRail.tsx";
 import { DeskSession } from "./session.ts";
 import type { DeskState } from "./state.ts";
 import { WalkEnd } from "./WalkEnd.tsx";
+import { WordEntry } from "./WordEntry.tsx";
 import { WordList } from "./WordList.tsx";
 
-type Sheet = "occurrences" | "decisions" | "words" | null;
+type Sheet = "occurrences" | "entry" | "decisions" | "words" | null;
 
 /** The screen where one document is proofread. */
 export function Desk({ nonce }: { nonce: string }) {
@@ -42,6 +43,7 @@ export function Desk({ nonce }: { nonce: string }) {
       },
       find: () => galley.current?.find(),
       showOccurrences: () => setSheet((now) => (now === "occurrences" ? null : "occurrences")),
+      showEntry: () => setSheet((now) => (now === "entry" ? null : "entry")),
       showKeys: () => setKeysShown(true),
     }),
     [session],
@@ -108,6 +110,7 @@ export function Desk({ nonce }: { nonce: string }) {
           >
             <SheetTabs sheet={sheet} onSheet={setSheet} />
             {sheet === "occurrences" ? <Occurrences state={state} session={session} /> : null}
+            {sheet === "entry" ? <WordEntry state={state} session={session} /> : null}
             {sheet === "decisions" ? <Decisions state={state} session={session} /> : null}
             {sheet === "words" ? <WordList state={state} session={session} /> : null}
           </aside>
@@ -199,8 +202,9 @@ function Header({ state, session, sheet, onSheet, onExport }: HeaderProps) {
 function SheetTabs({ sheet, onSheet }: { sheet: Sheet; onSheet: (sheet: Sheet) => void }) {
   const tabs: [Exclude<Sheet, null>, string][] = [
     ["occurrences", "Occurrences"],
+    ["entry", "Word"],
     ["decisions", "Decisions"],
-    ["words", "Word list"],
+    ["words", "Lists"],
   ];
   return (
     <div className="mb-2.5 flex gap-3.5 whitespace-nowrap">
@@ -266,6 +270,7 @@ function StatusLine({ state, session, commands }: StatusLineProps) {
       <Hint keyName="↑" label="previous" run={() => session.previous()} />
       <Hint keyName="U" label="undo" run={() => void session.undoLast()} />
       <Hint keyName="G" label="occurrences" run={commands.showOccurrences} />
+      <Hint keyName="M" label="meaning" run={commands.showEntry} />
       <Hint keyName="/" label="find" run={commands.find} />
       <Hint keyName="?" label="all keys" run={commands.showKeys} />
       <span className="min-w-0 grow truncate text-right font-semibold text-ink" aria-live="polite">

@@ -3,6 +3,7 @@ import { createPortal } from "react-dom";
 import type { DeskCommands } from "./commands.ts";
 import { DensityStrip } from "./DensityStrip.tsx";
 import { Galley } from "./galley/galley.ts";
+import { isSheet } from "./galley/structure.ts";
 import { Slip } from "./Slip.tsx";
 import type { DeskSession, GalleyFace } from "./session.ts";
 import type { DeskState } from "./state.ts";
@@ -85,12 +86,14 @@ function faceOf(galley: Galley, session: DeskSession): GalleyFace {
     apply: (edits) => galley.apply(edits),
     redraw(blocks) {
       const { open } = session.getSnapshot();
+      const sheet = isSheet(session.current().blocks);
       const drawn = open.map(({ mark, from, to }) => ({
         id: mark.id,
         from,
         to,
         weight: mark.weight,
-        code: mark.code,
+        // In a sheet the margin says where the mark stands.
+        code: sheet ? (session.blockAt(mark.block)?.cell?.address ?? mark.code) : mark.code,
       }));
       const whole = { from: 0, to: session.current().text.length };
       const stretches =
@@ -114,5 +117,6 @@ function faceOf(galley: Galley, session: DeskSession): GalleyFace {
     },
     preview: (edits) => galley.preview(edits),
     hide: () => galley.hide(),
+    showSpoken: (spoken) => galley.showSpoken(spoken),
   };
 }

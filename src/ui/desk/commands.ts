@@ -7,6 +7,7 @@ export interface DeskCommands {
   editHere: () => void;
   find: () => void;
   showOccurrences: () => void;
+  showEntry: () => void;
   showKeys: () => void;
 }
 
@@ -22,6 +23,7 @@ export const KEYS: { keys: string[]; label: string }[] = [
   { keys: ["Q"], label: "ask the author" },
   { keys: ["E"], label: "edit the text here; Esc comes back" },
   { keys: ["G"], label: "occurrences of the same" },
+  { keys: ["M"], label: "meanings, synonyms and sound of the word" },
   { keys: ["U", "Ctrl Z"], label: "undo the last decision" },
   { keys: ["⇧U", "Ctrl Y"], label: "take the undo back" },
   { keys: ["/"], label: "find in the text" },
@@ -76,6 +78,7 @@ function actionsOf(session: DeskSession, commands: DeskCommands): Map<string, ()
     ["q", commands.openQuery],
     ["e", commands.editHere],
     ["g", commands.showOccurrences],
+    ["m", commands.showEntry],
     ["/", commands.find],
     ["?", commands.showKeys],
     ["⇧?", commands.showKeys],

@@ -2,20 +2,22 @@ import { proxy } from "comlink";
 import { checkById } from "../../core/checks/index.ts";
 import type { CheckSettings } from "../../core/engine.ts";
 import type { Exported, ExportForm, Problem } from "../../core/formats/document.ts";
+import type { PartOfSpeech } from "../../core/language/word-net.ts";
 import type { Decision, Draft } from "../../core/ledger/decision.ts";
 import { lastRedoable, lastUndoable, undo } from "../../core/ledger/ledger.ts";
-import type { Block, Edit, Manuscript, Variety } from "../../core/manuscript/model.ts";
+import type { Block, Edit, Manuscript, Range, Variety } from "../../core/manuscript/model.ts";
 import { type Hold, holdDocument } from "../../store/hold.ts";
 import { addWord, readSettings, readWords, removeWord, updateSettings } from "../../store/house.ts";
 import { readDecisions } from "../../store/ledger.ts";
 import { readOriginal, readRecord, updateRecord } from "../../store/shelf.ts";
 import { connectProofreader, type ProofreaderLink } from "../../worker/connect.ts";
-import type { Update } from "../../worker/proofreader.ts";
+import type { AboutWord, Update } from "../../worker/proofreader.ts";
 import { anchorOf, choicesFor, correctionsOf } from "./choices.ts";
 import { DeskDocument } from "./desk-document.ts";
 import { Keeper } from "./keeper.ts";
 import type { PlacedMark } from "./marks-board.ts";
-import { type DeskState, runOf, type Subject } from "./state.ts";
+import { ReadingAloud, type ReadingScope } from "./reading-aloud.ts";
+import { type DeskState, runOf, type Subject, type WordAtHand } from "./state.ts";
 
 /** Milliseconds without typing after which what was typed becomes one decision. */
 const TYPING_PAUSE_MS = 250;
@@ -31,6 +33,8 @@ export interface GalleyFace {
   show(subject: Exclude<Subject, null>, preview: Edit[]): void;
   preview(edits: Edit[]): void;
   hide(): void;
+  /** Shows which word is being read aloud; null for none. */
+  showSpoken(spoken: Range | null): void;
 }
 
 /**
@@ -59,6 +63,8 @@ export class DeskSession {
     whileTyping: true,
     stale: false,
     words: [],
+    speaking: false,
+    voiceless: "",
   };
   private readonly listeners = new Set<() => void>();
   private readonly worker: ProofreaderLink = connectProofreader();
@@ -68,6 +74,11 @@ export class DeskSession {
   private shelfTimer: ReturnType<typeof setTimeout> | undefined;
   private readonly keeper: Keeper;
   private hold: Hold | null = null;
+  private readonly aloud = new ReadingAloud({
+    current: () => this.current(),
+    show: (spoken) => this.galley?.showSpoken(spoken),
+    publish: (changes) => this.publish(changes),
+  });
 
   constructor(private readonly id: string) {
     this.keeper = new Keeper(id, (kept) => this.publish({ kept }));
@@ -107,6 +118,7 @@ export class DeskSession {
 
   /** Ends the session: what was typed is kept, the worker and the hold let go. */
   async close(): Promise<void> {
+    this.aloud.stop();
     await this.flushTyping();
     this.hold?.release();
   }
@@ -182,6 +194,46 @@ export class DeskSession {
   /** Closes the slip. */
   dismiss(): void {
     this.focus(null);
+  }
+
+  // Words
+
+  /** The word under decision: what the shown correction would make of it, or as it stands. */
+  wordAtHand(): WordAtHand | null {
+    const { subject, choices, previewed } = this.state;
+    if (subject?.kind === "word") return subject.word;
+    if (subject?.kind !== "mark") return null;
+    const { from, to, mark } = subject.place;
+    const label = choices?.[Math.max(0, previewed)]?.label;
+    return { word: label && /^[\p{L}'’ -]+$/u.test(label) ? label : mark.text, from, to };
+  }
+
+  /** Base forms, inflected forms and syllables of a word. */
+  aboutWord(word: string): Promise<AboutWord> {
+    return this.worker.aboutWord(word, this.settings().variety);
+  }
+
+  /** Puts a synonym in the place of the word at hand, in its form. */
+  putIn(synonym: string, part: PartOfSpeech): Promise<void> {
+    return this.keeper.enqueue(async () => {
+      const { subject } = this.state;
+      const here = this.wordAtHand();
+      if (!subject || !here) return;
+      const { variety } = this.settings();
+      const insert = await this.worker.fitSynonym(synonym, here.word, part, variety);
+      const marks = subject.kind === "mark" ? [anchorOf(subject.place)] : [];
+      const edits = [{ from: here.from, to: here.to, insert }];
+      await this.decide({ act: "correct", scope: "here", marks, edits });
+    });
+  }
+
+  /** Reads the word, its letters, its sentence or the copy from there aloud. */
+  readAloud(scope: ReadingScope, word: string): Promise<void> {
+    return this.aloud.start(scope, word, this.place(), this.settings().variety);
+  }
+
+  stopReading(): void {
+    this.aloud.stop();
   }
 
   // Deciding
@@ -449,8 +501,9 @@ export class DeskSession {
 
   /** Publishes the open marks and has the changed ones drawn. */
   private refresh(blocks: "all" | readonly number[]): void {
-    const open = this.copy.openMarks();
-    const total = this.copy.board.all().length + this.copy.correctedCount();
+    const open = this.copy.openMarks().filter(({ mark }) => !mark.follows);
+    const all = this.copy.board.all().filter(({ mark }) => !mark.follows).length;
+    const total = all + this.copy.correctedCount();
     this.publish({ open, total });
     this.galley?.redraw(blocks);
   }
@@ -496,7 +549,7 @@ export class DeskSession {
   twins(subject: Subject): PlacedMark[] {
     if (subject?.kind !== "mark") return [];
     const { group } = subject.place.mark;
-    return this.state.open.filter(({ mark }) => mark.group === group);
+    return this.copy.openMarks().filter(({ mark }) => mark.group === group);
   }
 
   private async correctPlaces(places: readonly PlacedMark[], label: string): Promise<void> {

@@ -60,6 +60,10 @@ export interface DeskState {
   stale: boolean;
   /** The person's word list. */
   words: readonly { word: string }[];
+  /** The copy is being read aloud. */
+  speaking: boolean;
+  /** Why nothing can be read aloud; empty when something can. */
+  voiceless: string;
 }
 
 /** What the shelf is told of a run; null before there is one. */

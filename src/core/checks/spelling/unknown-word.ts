@@ -227,7 +227,7 @@ function times(count: number): string {
 
 function isName(use: Use, near: NearWord | null): boolean {
   if (use.capital < use.all) return false;
-  return use.named || use.inside >= NAME_RECURS || near === null;
+  return use.named || use.inside >= NAME_RECURS || (near === null && use.inside > 0);
 }
 
 interface NearWord {
@@ -240,6 +240,8 @@ const SHORT_WORD = 4;
 const SHORTEST_WORD = 3;
 /** Words this long are near few others, even by two edits. */
 const LONG_WORD = 8;
+/** What is near a word this long is meant, however rare. */
+const LONGEST_WORD = 11;
 /** log2 of how often, in 50 million words, a word near it must occur for an unknown word to be a slip. */
 const NEAR_FREQUENCY = 6;
 const NEAR_SHORT_FREQUENCY = 13;
@@ -258,13 +260,18 @@ function closest(
   const question = `${variety} ${lowerCase} ${key}`;
   const known = answered.get(question);
   if (known !== undefined) return known;
-  const short = key.length <= SHORT_WORD;
+  const needed =
+    key.length <= SHORT_WORD
+      ? NEAR_SHORT_FREQUENCY
+      : key.length >= LONGEST_WORD
+        ? 0
+        : NEAR_FREQUENCY;
   let best: NearWord | null = null;
   let least = NEAR_COST;
   const distance = key.length >= LONG_WORD ? 2 : 1;
   for (const { word, frequency } of language.lexicon.near(key, distance, variety, "common", 1)) {
     if (lowerCase && word !== word.toLowerCase()) continue;
-    if (frequency < (short ? NEAR_SHORT_FREQUENCY : NEAR_FREQUENCY)) continue;
+    if (frequency < needed) continue;
     const cost = channelCost(key, word.toLowerCase(), language.rewrites) - 0.02 * frequency;
     if (cost >= least) continue;
     least = cost;

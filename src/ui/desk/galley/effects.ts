@@ -1,5 +1,5 @@
 import { Annotation, StateEffect } from "@codemirror/state";
-import type { Edit } from "../../../core/manuscript/model.ts";
+import type { Edit, Range } from "../../../core/manuscript/model.ts";
 
 /** A mark as the galley draws it; offsets in the document. */
 export interface DrawnMark {
@@ -20,6 +20,9 @@ export interface Focus {
   preview: Edit[];
 }
 export const setFocus = StateEffect.define<Focus | null>();
+
+/** The word being read aloud; null for none. */
+export const setSpoken = StateEffect.define<Range | null>();
 
 /** Where the slip opens: at the end of a visual row, or below a whole line; null closes it. */
 export const placeSlip = StateEffect.define<{ at: number; below: boolean } | null>();

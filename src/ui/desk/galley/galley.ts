@@ -3,15 +3,29 @@ import { openSearchPanel, search, searchKeymap } from "@codemirror/search";
 import {
   Compartment,
   EditorState,
+  type StateEffect,
   type Transaction,
   type TransactionSpec,
 } from "@codemirror/state";
 import { drawSelection, EditorView, keymap, type ViewUpdate } from "@codemirror/view";
-import { type Edit, LINE_SEPARATOR, type Manuscript } from "../../../core/manuscript/model.ts";
-import { type DrawnMark, drawMarks, type Focus, fromDesk, placeSlip, setFocus } from "./effects.ts";
+import {
+  type Edit,
+  LINE_SEPARATOR,
+  type Manuscript,
+  type Range,
+} from "../../../core/manuscript/model.ts";
+import {
+  type DrawnMark,
+  drawMarks,
+  type Focus,
+  fromDesk,
+  placeSlip,
+  setFocus,
+  setSpoken,
+} from "./effects.ts";
 import { findPanel } from "./find-panel.ts";
 import { marginCodes, marginTheme } from "./margin.ts";
-import { drawnIn, focusField, marksField } from "./marks.ts";
+import { drawnIn, focusField, marksField, spokenField } from "./marks.ts";
 import { slipField, slipPlace } from "./slip.ts";
 import { structure } from "./structure.ts";
 import { galleyTheme } from "./theme.ts";
@@ -99,6 +113,7 @@ export class Galley {
         structure(manuscript),
         marksField,
         focusField,
+        spokenField,
         slipField(this.slip),
         marginCodes,
         marginTheme,
@@ -167,6 +182,15 @@ export class Galley {
     this.focused = { ...this.focused, preview: edits };
     this.view.dispatch({ effects: [placeSlip.of(null), setFocus.of(this.focused)] });
     if (!this.opening) this.openSlip();
+  }
+
+  /** Shows the word being read aloud, and keeps it in view. */
+  showSpoken(spoken: Range | null): void {
+    const length = this.view.state.doc.length;
+    const inside = spoken && spoken.to <= length ? spoken : null;
+    const effects: StateEffect<unknown>[] = [setSpoken.of(inside)];
+    if (inside) effects.push(EditorView.scrollIntoView(inside.from, { y: "nearest", yMargin: 80 }));
+    this.view.dispatch({ effects });
   }
 
   /** Closes the slip. */

@@ -1,6 +1,6 @@
 import { type EditorState, type Range, StateField } from "@codemirror/state";
 import { Decoration, type DecorationSet, EditorView, WidgetType } from "@codemirror/view";
-import { type DrawnMark, drawMarks, type Focus, setFocus } from "./effects.ts";
+import { type DrawnMark, drawMarks, type Focus, setFocus, setSpoken } from "./effects.ts";
 
 /** The marks in the text: a tint with a rule under it, whose style tells the weight. */
 
@@ -79,6 +79,25 @@ export const focusField = StateField.define<DecorationSet>({
   },
   provide: (field) => EditorView.decorations.from(field),
 });
+
+/** The word that is being read aloud. */
+export const spokenField = StateField.define<DecorationSet>({
+  create: () => Decoration.none,
+  update(value, transaction) {
+    let spoken = value.map(transaction.changes);
+    for (const effect of transaction.effects) {
+      if (!effect.is(setSpoken)) continue;
+      const word = effect.value;
+      spoken =
+        word && word.to > word.from
+          ? Decoration.set([SPOKEN.range(word.from, word.to)])
+          : Decoration.none;
+    }
+    return spoken;
+  },
+  provide: (field) => EditorView.decorations.from(field),
+});
+const SPOKEN = Decoration.mark({ class: "dr-spoken" });
 
 function focusDecorations({ from, to, preview }: Focus): DecorationSet {
   const ranges: Range<Decoration>[] = [];

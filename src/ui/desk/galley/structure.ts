@@ -8,6 +8,7 @@ import {
   type ViewUpdate,
   WidgetType,
 } from "@codemirror/view";
+import { columnLetters } from "../../../core/formats/sheet.ts";
 import type { Block, BlockKind, Manuscript, Span, Story } from "../../../core/manuscript/model.ts";
 
 /** Headings, lists, tables, notes and emphasis, shown as what they are. */
@@ -45,6 +46,42 @@ class StoryTitle extends WidgetType {
     const element = document.createElement("div");
     element.className = "dr-story";
     element.textContent = this.title;
+    return element;
+  }
+}
+
+/** The name of a sheet, and the letters of its columns. */
+class SheetHead extends WidgetType {
+  constructor(
+    readonly name: string,
+    readonly columns: number,
+  ) {
+    super();
+  }
+
+  override eq(other: SheetHead): boolean {
+    return other.name === this.name && other.columns === this.columns;
+  }
+
+  override get estimatedHeight(): number {
+    return 66;
+  }
+
+  toDOM(): HTMLElement {
+    const element = document.createElement("div");
+    element.className = "dr-sheet-head";
+    const title = document.createElement("div");
+    title.className = "dr-sheet-name";
+    title.textContent = this.name;
+    const letters = document.createElement("div");
+    letters.className = `dr-sheet-letters dr-columns-${this.columns}`;
+    for (let column = 0; column < this.columns; column++) {
+      const letter = document.createElement("span");
+      letter.className = `dr-cell-${column}`;
+      letter.textContent = columnLetters(column);
+      letters.append(letter);
+    }
+    element.append(title, letters);
     return element;
   }
 }
@@ -89,8 +126,14 @@ export function structure(manuscript: Laid): Extension {
   ];
 }
 
+/** Whether the whole document is a sheet, and not one with tables in it. */
+export function isSheet(blocks: readonly Block[]): boolean {
+  return blocks.length > 0 && blocks.every(({ cell }) => cell !== undefined);
+}
+
 function lineRanges({ blocks }: Laid): Range<Decoration>[] {
   const ranges: Range<Decoration>[] = [];
+  const sheet = isSheet(blocks);
   let before: Block | undefined;
   for (const block of blocks) {
     const title = STORY_TITLES[block.story];
@@ -98,9 +141,13 @@ function lineRanges({ blocks }: Laid): Range<Decoration>[] {
       const widget = new StoryTitle(title);
       ranges.push(Decoration.widget({ widget, block: true, side: -1 }).range(block.from));
     }
+    if (sheet && block.cell && before?.cell?.sheet !== block.cell.sheet) {
+      const widget = new SheetHead(block.cell.sheet, Math.min(MAX_COLUMNS, block.cell.columns));
+      ranges.push(Decoration.widget({ widget, block: true, side: -1 }).range(block.from));
+    }
     if (block.cell) {
       const opensRow = before?.cell?.sheet !== block.cell.sheet || row(before) !== row(block);
-      if (opensRow) ranges.push(rowDecoration(block, before).range(block.from));
+      if (opensRow) ranges.push(rowDecoration(block, before, sheet).range(block.from));
     } else if (block.kind !== "paragraph") {
       ranges.push(lineDecoration(block).range(block.from));
       if (block.to > block.from && WRAPPED_KINDS.has(block.kind)) {
@@ -118,9 +165,15 @@ function lineDecoration(block: Block): Decoration {
   return Decoration.line({ class: `dr-${block.kind}${level}`, ...marker });
 }
 
-function rowDecoration(block: Block, before: Block | undefined): Decoration {
+function rowDecoration(block: Block, before: Block | undefined, sheet: boolean): Decoration {
   const columns = Math.min(MAX_COLUMNS, block.cell?.columns ?? 1);
   const first = before?.cell?.sheet !== block.cell?.sheet ? " dr-row-first" : "";
+  if (sheet) {
+    return Decoration.line({
+      class: `dr-row dr-sheet-row dr-columns-${columns}`,
+      attributes: { "data-row": row(block) },
+    });
+  }
   return Decoration.line({ class: `dr-row dr-columns-${columns}${first}` });
 }
 
@@ -140,7 +193,9 @@ function cellRanges({ text, blocks }: Laid): Range<Decoration>[] {
     }
     const column = Math.min(MAX_COLUMNS - 1, block.cell.column);
     if (to > block.from) {
-      ranges.push(Decoration.mark({ class: `dr-cell dr-cell-${column}` }).range(block.from, to));
+      const fixed = block.fixed ? " dr-fixed" : "";
+      const mark = Decoration.mark({ class: `dr-cell dr-cell-${column}${fixed}` });
+      ranges.push(mark.range(block.from, to));
     }
     if (text[to] === "\t") ranges.push(Decoration.mark({ class: "dr-tab" }).range(to, to + 1));
   }

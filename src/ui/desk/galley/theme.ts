@@ -8,7 +8,7 @@ const INDENTED = "96px";
 
 const columnRules = Object.fromEntries(
   Array.from({ length: 12 }, (_, index) => [
-    `.cm-line.dr-columns-${index + 1}`,
+    `.dr-columns-${index + 1}`,
     {
       gridTemplateColumns:
         index === 0 ? "1fr" : `repeat(${index}, minmax(0, 1fr) 0) minmax(0, 1fr)`,
@@ -100,6 +100,28 @@ export const galleyTheme = EditorView.theme({
     left: LEFT,
   },
   ".cm-line.dr-row-first": { borderTop: "1px solid var(--soft)", fontWeight: "600" },
+  ".dr-sheet-head": { padding: `18px ${RIGHT} 0 ${LEFT}`, font: "12px/1 var(--font-plain)" },
+  ".dr-sheet-name": { fontWeight: "600", paddingBottom: "14px" },
+  ".dr-sheet-letters": {
+    display: "grid",
+    color: "var(--soft)",
+    paddingBottom: "6px",
+    borderBottom: "1px solid var(--soft)",
+  },
+  ".dr-sheet-letters > span": { paddingLeft: "8px" },
+  ".cm-line.dr-sheet-row": { font: "14px/1.4 var(--font-plain)" },
+  ".dr-sheet-row::before": {
+    content: "attr(data-row)",
+    position: "absolute",
+    left: "-60px",
+    width: "22px",
+    padding: "6px 0",
+    textAlign: "right",
+    color: "var(--soft)",
+    fontSize: "12px",
+  },
+  ".dr-sheet-row .dr-cell": { padding: "5px 8px", borderLeft: "1px solid var(--hair)" },
+  ".dr-sheet-row .dr-fixed": { color: "var(--soft)", fontVariantNumeric: "tabular-nums" },
   ".dr-cell": { padding: "5px 10px 5px 0", minWidth: "0", gridRow: "1" },
   ".dr-tab": { overflow: "hidden", width: "0", gridRow: "1" },
   ...columnRules,
@@ -132,6 +154,7 @@ export const galleyTheme = EditorView.theme({
   ".dr-weigh": { borderBottomStyle: "dotted", backgroundColor: "transparent" },
   ".dr-now": { backgroundColor: "var(--tint-now)" },
   ".dr-now .dr-mark": { backgroundColor: "var(--tint-now)" },
+  ".dr-spoken": { backgroundColor: "var(--ink)", color: "var(--sheet)" },
   ".dr-struck, .dr-struck .dr-mark": {
     color: "var(--struck)",
     textDecoration: "line-through",
