@@ -43,6 +43,8 @@ export interface CheckSettings {
   off: readonly string[];
   /** Words of the word lists, any case. */
   words: readonly string[];
+  /** Ids of the shipped subject lists that count, for whoever holds these to add to the words. */
+  subjects?: readonly string[];
   /** Kinds of unknown words left alone, or not, against the defaults of the kind of copy. */
   leave?: Readonly<Partial<Record<Leave, boolean>>>;
   soundRules?: readonly SoundRule[];

@@ -1,5 +1,11 @@
 import { z } from "zod";
-import { type WordList, wordListSchema } from "../core/house/word-list.ts";
+import {
+  EMPTY_STYLE,
+  type HouseStyle,
+  houseStyleSchema,
+  listedWordSchema,
+  PERSONAL,
+} from "../core/house/style.ts";
 import { houseDatabase } from "./databases.ts";
 import { keep } from "./failure.ts";
 
@@ -12,10 +18,17 @@ const settingsSchema = z.object({
   demoShelved: z.boolean(),
   /** Typing is checked at once. */
   whileTyping: z.boolean().default(true),
+  /** Replacements are made while typing. */
+  replaceTyping: z.boolean().default(false),
 });
 export type Settings = z.infer<typeof settingsSchema>;
 
-const DEFAULTS: Settings = { author: "", demoShelved: false, whileTyping: true };
+const DEFAULTS: Settings = {
+  author: "",
+  demoShelved: false,
+  whileTyping: true,
+  replaceTyping: false,
+};
 
 /** The settings, with defaults where nothing is stored. */
 export async function readSettings(): Promise<Settings> {
@@ -29,34 +42,55 @@ export async function updateSettings(changes: Partial<Settings>): Promise<void> 
   await keep(() => houseDatabase.setItem("settings", { ...settings, ...changes }));
 }
 
-/** The word list. */
-export async function readWords(): Promise<WordList["words"]> {
-  const parsed = wordListSchema.safeParse(await houseDatabase.getItem("words"));
-  return parsed.success ? parsed.data.words : [];
+/** Word lists as they were kept before there was more than one. */
+const earlierSchema = z.object({ words: z.array(listedWordSchema) });
+
+/** The house style. */
+export async function readStyle(): Promise<HouseStyle> {
+  const parsed = houseStyleSchema.safeParse(await houseDatabase.getItem("style"));
+  if (parsed.success) return parsed.data;
+  const earlier = earlierSchema.safeParse(await houseDatabase.getItem("words"));
+  return earlier.success ? { ...EMPTY_STYLE, words: earlier.data.words } : EMPTY_STYLE;
 }
 
-/** Adds a word, once, and returns the list. Throws NotKept. */
-export async function addWord(word: string, document: string): Promise<WordList["words"]> {
-  const words = await readWords();
-  if (words.some((one) => one.word === word)) return words;
-  const next = [...words, { word, document, addedAt: new Date().toISOString() }];
-  await keep(() => houseDatabase.setItem("words", { words: next }));
-  return next;
+/** Changes the house style and returns it. Throws NotKept. */
+export async function changeStyle(change: (style: HouseStyle) => HouseStyle): Promise<HouseStyle> {
+  const style = change(await readStyle());
+  await keep(() => houseDatabase.setItem("style", style));
+  return style;
 }
 
-/** Takes a word off the list and returns the list. Throws NotKept. */
-export async function removeWord(word: string): Promise<WordList["words"]> {
-  const next = (await readWords()).filter((one) => one.word !== word);
-  await keep(() => houseDatabase.setItem("words", { words: next }));
-  return next;
-}
-
-/** Takes a document's name out of the word list; the words stay. Throws NotKept. */
-export async function forgetDocument(document: string): Promise<void> {
-  const words = await readWords();
-  if (!words.some((one) => one.document === document)) return;
-  const next = words.map((one) =>
-    one.document === document ? { word: one.word, addedAt: one.addedAt } : one,
+/** Puts a word on the personal list, once. Throws NotKept. */
+export function addWord(word: string, document: string): Promise<HouseStyle> {
+  return changeStyle((style) =>
+    style.words.some((one) => one.word === word)
+      ? style
+      : {
+          ...style,
+          words: [
+            ...style.words,
+            { word, list: PERSONAL, document, addedAt: new Date().toISOString() },
+          ],
+        },
   );
-  await keep(() => houseDatabase.setItem("words", { words: next }));
+}
+
+/** Takes a word off every list. Throws NotKept. */
+export function removeWord(word: string): Promise<HouseStyle> {
+  return changeStyle((style) => ({
+    ...style,
+    words: style.words.filter((one) => one.word !== word),
+  }));
+}
+
+/** Takes a document's name out of the word lists; the words stay. Throws NotKept. */
+export async function forgetDocument(document: string): Promise<void> {
+  const { words } = await readStyle();
+  if (!words.some((one) => one.document === document)) return;
+  await changeStyle((style) => ({
+    ...style,
+    words: style.words.map(({ document: met, ...one }) =>
+      met === undefined || met === document ? one : { ...one, document: met },
+    ),
+  }));
 }

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { LEAVES } from "../core/checks/leave.ts";
 import { FORMATS, KINDS, VARIETIES } from "../core/manuscript/model.ts";
 import { dropLedgerDatabase, originalsDatabase, shelfDatabase } from "./databases.ts";
 import { keep } from "./failure.ts";
@@ -32,6 +33,10 @@ export const shelfRecordSchema = z.object({
     .nullable(),
   /** Checks switched off for this document. */
   off: z.array(z.string()),
+  /** Subject lists switched on for this document, shipped and own. */
+  subjects: z.array(z.string()).default([]),
+  /** Kinds of unknown words left alone, or not, against the defaults. */
+  leave: z.partialRecord(z.enum(LEAVES), z.boolean()).default({}),
   /** Where the reader was, as an offset in the text. */
   place: z.number(),
 });

@@ -2,9 +2,15 @@ import irregularUrl from "../../data/irregular.txt?url";
 import lexiconUrl from "../../data/lexicon.bin?url";
 import pairsUrl from "../../data/pairs.bin?url";
 import rewritesUrl from "../../data/rewrites.txt?url";
+import computingUrl from "../../data/subjects/computing.txt?url";
+import geographyUrl from "../../data/subjects/geography.txt?url";
+import lawUrl from "../../data/subjects/law.txt?url";
+import medicineUrl from "../../data/subjects/medicine.txt?url";
+import sciencesUrl from "../../data/subjects/sciences.txt?url";
 import syllablesUrl from "../../data/syllables.txt?url";
 import taggerUrl from "../../data/tagger.bin?url";
 import triplesUrl from "../../data/triples.bin?url";
+import { isSubject, type Subject } from "../core/house/subjects.ts";
 import type { Language } from "../core/language/analysis.ts";
 import { IrregularForms } from "../core/language/lemmas.ts";
 import { Lexicon } from "../core/language/lexicon.ts";
@@ -34,6 +40,26 @@ export function loadTrigrams(): Promise<void> {
     following = null;
   });
   return following.catch(() => undefined);
+}
+
+const SUBJECT_URLS: Record<Subject, string> = {
+  medicine: medicineUrl,
+  law: lawUrl,
+  sciences: sciencesUrl,
+  computing: computingUrl,
+  geography: geographyUrl,
+};
+const subjects = new Map<Subject, Promise<string[]>>();
+
+/** The words of the shipped subject lists with these ids; others are passed over. */
+export async function loadSubjects(ids: readonly string[]): Promise<string[]> {
+  const lists = ids.filter(isSubject).map((id) => {
+    const known = subjects.get(id) ?? fetchText(SUBJECT_URLS[id]).then((text) => text.split("\n"));
+    subjects.set(id, known);
+    known.catch(() => subjects.delete(id));
+    return known;
+  });
+  return (await Promise.all(lists)).flat();
 }
 
 let counting: Promise<Syllables> | null = null;

@@ -12,12 +12,14 @@ import {
 import { FormatProblem } from "../core/formats/problem.ts";
 import { basesOf, fitLike, formsOf, type WordForm } from "../core/language/about-word.ts";
 import { correctWord } from "../core/language/corrections.ts";
+import { withoutPossessive } from "../core/language/known.ts";
+import { tokenise } from "../core/language/tokens.ts";
 import { guessVariety } from "../core/language/variety.ts";
 import type { PartOfSpeech } from "../core/language/word-net.ts";
 import { withEdits } from "../core/manuscript/layout.ts";
 import type { Edit, Manuscript, Variety } from "../core/manuscript/model.ts";
 import type { Counts } from "../core/readings/counts.ts";
-import { loadLanguage, loadSyllables, loadTrigrams } from "./language-data.ts";
+import { loadLanguage, loadSubjects, loadSyllables, loadTrigrams } from "./language-data.ts";
 
 /** The core behind a worker: reading, checking and writing never run in the interface thread. */
 
@@ -54,6 +56,12 @@ function turn(): Promise<void> {
   });
 }
 
+/** Settings with the words of the shipped subject lists among the others. */
+async function withSubjects(settings: CheckSettings): Promise<CheckSettings> {
+  const words = await loadSubjects(settings.subjects ?? []);
+  return words.length === 0 ? settings : { ...settings, words: [...settings.words, ...words] };
+}
+
 class Proofreader {
   private engine: Engine | null = null;
   /** The last manuscript read: the one to check, so that it need not be sent back here. */
@@ -80,7 +88,8 @@ class Proofreader {
     const run = ++this.run;
     if (!this.manuscript) return null;
     const manuscript = withEdits(this.manuscript, edits);
-    const engine = new Engine(manuscript, await loadLanguage(), settings);
+    const engine = new Engine(manuscript, await loadLanguage(), await withSubjects(settings));
+    if (run !== this.run) return null;
     let since = performance.now();
     for (const done of engine.examineAll()) {
       if (performance.now() - since < TURN_MS) continue;
@@ -113,9 +122,25 @@ class Proofreader {
   }
 
   /** Applies other settings to what was examined. */
-  configure(settings: CheckSettings): Update | null {
-    if (!this.engine) return null;
-    return { marks: this.engine.configure(settings), counts: this.engine.counts() };
+  async configure(settings: CheckSettings): Promise<Update | null> {
+    const { engine } = this;
+    const whole = await withSubjects(settings);
+    if (!engine || engine !== this.engine) return null;
+    return { marks: engine.configure(whole), counts: engine.counts() };
+  }
+
+  /** How often each word stands in the manuscript that was read last, with these edits made. */
+  countWords(edits: readonly Edit[], words: readonly string[]): Map<string, number> {
+    const counts = new Map(words.map((word) => [word.toLowerCase(), 0]));
+    if (!this.manuscript) return counts;
+    const { text } = withEdits(this.manuscript, edits);
+    for (const { kind, from, to } of tokenise(text)) {
+      if (kind === "punctuation") continue;
+      const word = withoutPossessive(text.slice(from, to).replaceAll("’", "'")).toLowerCase();
+      const known = counts.get(word);
+      if (known !== undefined) counts.set(word, known + 1);
+    }
+    return counts;
   }
 
   /** Corrections for each mark, in order. */
@@ -124,8 +149,12 @@ class Proofreader {
   }
 
   /** Words near a word that carries no mark. */
-  async wordsNear(word: string, variety: Variety, limit: number): Promise<string[]> {
-    return correctWord(word, { ...(await loadLanguage()), variety }, limit);
+  async wordsNear(
+    word: string,
+    { variety, soundRules }: Pick<CheckSettings, "variety" | "soundRules">,
+    limit: number,
+  ): Promise<string[]> {
+    return correctWord(word, { ...(await loadLanguage()), variety, soundRules }, limit);
   }
 
   /** What the word entry shows of a word beside its meanings. */

@@ -14,30 +14,37 @@ export function Decisions({ state, session }: { state: DeskState; session: DeskS
     );
   }
   return (
-    <ol className="-mx-4">
-      {listed.toReversed().map((decision) => {
-        const standing = state.standing.has(decision.seq);
-        return (
-          <li key={decision.seq} className="flex gap-3 border-t border-hair px-4 py-2">
-            <div className={`min-w-0 grow ${standing ? "" : "text-soft line-through"}`}>
-              <p className="font-book leading-snug break-words">{summaryOf(decision)}</p>
-              <p className="text-xs text-soft">
-                {actOf(decision)}, {when(decision.at)}
-              </p>
-            </div>
-            {standing && !state.reading ? (
-              <button
-                type="button"
-                className="button-text shrink-0 self-start text-[13px]"
-                onClick={() => void session.undo(decision.seq)}
-              >
-                undo
-              </button>
-            ) : null}
-          </li>
-        );
-      })}
-    </ol>
+    <>
+      <p className="pb-2 text-[13px] text-soft">
+        <a className="button-text" href={`/ledger?doc=${state.record?.id ?? ""}`}>
+          In the ledger
+        </a>
+      </p>
+      <ol className="-mx-4">
+        {listed.toReversed().map((decision) => {
+          const standing = state.standing.has(decision.seq);
+          return (
+            <li key={decision.seq} className="flex gap-3 border-t border-hair px-4 py-2">
+              <div className={`min-w-0 grow ${standing ? "" : "text-soft line-through"}`}>
+                <p className="font-book leading-snug break-words">{summaryOf(decision)}</p>
+                <p className="text-xs text-soft">
+                  {actOf(decision)}, {when(decision.at)}
+                </p>
+              </div>
+              {standing && !state.reading ? (
+                <button
+                  type="button"
+                  className="button-text shrink-0 self-start text-[13px]"
+                  onClick={() => void session.undo(decision.seq)}
+                >
+                  undo
+                </button>
+              ) : null}
+            </li>
+          );
+        })}
+      </ol>
+    </>
   );
 }
 

@@ -1,4 +1,5 @@
 import { setNonce } from "get-nonce";
+import { X } from "lucide-react";
 import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
 import { VARIETIES, type Variety } from "../../core/manuscript/model.ts";
 import { Brand } from "../parts/Brand.tsx";
@@ -13,6 +14,7 @@ import type { Galley } from "./galley/galley.ts";
 import { KeysDialog } from "./KeysDialog.tsx";
 import { Occurrences } from "./Occurrences.tsx";
 import { PassRail } from "./PassRail.tsx";
+import { ReplaceDialog } from "./ReplaceDialog.tsx";
 import { DeskSession } from "./session.ts";
 import type { DeskState } from "./state.ts";
 import { WalkEnd } from "./WalkEnd.tsx";
@@ -32,6 +34,7 @@ export function Desk({ nonce }: { nonce: string }) {
   const [asking, setAsking] = useState(false);
   const [exporting, setExporting] = useState(false);
   const [keysShown, setKeysShown] = useState(false);
+  const [replacing, setReplacing] = useState(false);
   const commands = useMemo<DeskCommands>(
     () => ({
       openQuery: () => session.getSnapshot().subject && setAsking(true),
@@ -59,7 +62,7 @@ export function Desk({ nonce }: { nonce: string }) {
       void session.close();
     };
   }, [session]);
-  useWalkKeys(session, commands, exporting || keysShown);
+  useWalkKeys(session, commands, exporting || keysShown || replacing);
   // biome-ignore lint/correctness/useExhaustiveDependencies: a question belongs to one subject
   useEffect(() => setAsking(false), [state.subject]);
   useEffect(() => {
@@ -82,7 +85,7 @@ export function Desk({ nonce }: { nonce: string }) {
       <div
         className={`grid min-h-0 ${sheet ? "grid-cols-[212px_minmax(0,1fr)_324px]" : "grid-cols-[212px_minmax(0,744px)_1fr]"}`}
       >
-        <PassRail state={state} session={session} />
+        <PassRail state={state} session={session} onReplace={() => setReplacing(true)} />
         <main className="flex min-h-0 flex-col">
           <Warnings state={state} onExport={() => setExporting(true)} />
           {state.manuscript ? (
@@ -120,6 +123,12 @@ export function Desk({ nonce }: { nonce: string }) {
       <ExportDialog
         open={exporting}
         onClose={() => setExporting(false)}
+        state={state}
+        session={session}
+      />
+      <ReplaceDialog
+        open={replacing}
+        onClose={() => setReplacing(false)}
         state={state}
         session={session}
       />
@@ -224,8 +233,13 @@ function SheetTabs({ sheet, onSheet }: { sheet: Sheet; onSheet: (sheet: Sheet) =
         </button>
       ))}
       <span className="grow" />
-      <button type="button" className="pb-1 text-soft" onClick={() => onSheet(null)}>
-        Close
+      <button
+        type="button"
+        className="pb-1 text-soft"
+        aria-label="Close the side sheet"
+        onClick={() => onSheet(null)}
+      >
+        <X size={16} aria-hidden="true" />
       </button>
     </div>
   );

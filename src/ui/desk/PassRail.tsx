@@ -1,11 +1,21 @@
 import { CHECKS } from "../../core/checks/index.ts";
+import { LEAVE_BITS, LEAVE_KINDS, leftAlone } from "../../core/checks/leave.ts";
+import { SUBJECTS } from "../../core/house/subjects.ts";
 import { SPOKEN_WORDS_A_MINUTE, WORDS_A_MINUTE, WORDS_A_PAGE } from "../../core/readings/counts.ts";
 import { figure } from "../parts/words.ts";
 import type { DeskSession } from "./session.ts";
 import type { DeskState } from "./state.ts";
 
 /** The passes with what is left in each, the switches of their checks, and the readings in brief. */
-export function PassRail({ state, session }: { state: DeskState; session: DeskSession }) {
+export function PassRail({
+  state,
+  session,
+  onReplace,
+}: {
+  state: DeskState;
+  session: DeskSession;
+  onReplace: () => void;
+}) {
   const left = state.open.length;
   const done = state.total === 0 ? 1 : (state.total - left) / state.total;
   return (
@@ -28,7 +38,7 @@ export function PassRail({ state, session }: { state: DeskState; session: DeskSe
                 <input
                   type="checkbox"
                   className="mt-0.5 accent-ink"
-                  checked={!state.checkedOff.includes(check.id)}
+                  checked={!state.record?.off.includes(check.id)}
                   onChange={(event) => void session.switchCheck(check.id, event.target.checked)}
                 />
                 <span>
@@ -50,8 +60,118 @@ export function PassRail({ state, session }: { state: DeskState; session: DeskSe
           </li>
         </ul>
       </details>
+      <LeftAlone state={state} session={session} />
+      <Subjects state={state} session={session} />
+      <Replacing state={state} session={session} onReplace={onReplace} />
       <Readings state={state} />
     </nav>
+  );
+}
+
+interface RailProps {
+  state: DeskState;
+  session: DeskSession;
+}
+
+interface SwitchProps {
+  on: boolean;
+  onSwitch: (on: boolean) => void;
+  title: string;
+  note?: string;
+}
+
+function Switch({ on, onSwitch, title, note }: SwitchProps) {
+  return (
+    <label className="flex items-start gap-2" title={note}>
+      <input
+        type="checkbox"
+        className="mt-0.5 accent-ink"
+        checked={on}
+        onChange={(event) => onSwitch(event.target.checked)}
+      />
+      <span>{title}</span>
+    </label>
+  );
+}
+
+/** The kinds of unknown words that are left alone in this document. */
+function LeftAlone({ state, session }: RailProps) {
+  const { record } = state;
+  if (!record) return null;
+  const left = leftAlone(record.kind, record.leave);
+  return (
+    <details className="px-4.5 pt-3 text-[13px] text-soft">
+      <summary className="select-none">Left alone</summary>
+      <ul className="mt-2 space-y-2">
+        {LEAVE_KINDS.map(({ id, title, note }) => (
+          <li key={id}>
+            <Switch
+              title={title}
+              note={note}
+              on={(left & LEAVE_BITS[id]) !== 0}
+              onSwitch={(on) => void session.switchLeave(id, on)}
+            />
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
+
+/** The subject lists, shipped and own, that count for this document. */
+function Subjects({ state, session }: RailProps) {
+  const { record, style } = state;
+  if (!record) return null;
+  const lists = [
+    ...SUBJECTS.map(({ id, title, note }) => ({ id, title, note })),
+    ...style.lists.map(({ id, name }) => ({ id, title: name, note: "your own list" })),
+  ];
+  return (
+    <details className="px-4.5 pt-3 text-[13px] text-soft">
+      <summary className="select-none">Subject lists</summary>
+      <ul className="mt-2 space-y-2">
+        {lists.map(({ id, title, note }) => (
+          <li key={id}>
+            <Switch
+              title={title}
+              note={note}
+              on={record.subjects.includes(id)}
+              onSwitch={(on) => void session.switchSubject(id, on)}
+            />
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
+
+/** Replacing habitual slips: on request, and while typing. */
+function Replacing({ state, session, onReplace }: RailProps & { onReplace: () => void }) {
+  const { replacements } = state.style;
+  return (
+    <details className="px-4.5 pt-3 pb-3 text-[13px] text-soft">
+      <summary className="select-none">Replacements</summary>
+      <div className="mt-2 space-y-2">
+        {replacements.length === 0 ? (
+          <p>
+            None yet.{" "}
+            <a className="button-text" href="/house?part=replacements">
+              House style
+            </a>{" "}
+            keeps them.
+          </p>
+        ) : (
+          <button type="button" className="button-text" onClick={onReplace}>
+            Replace in this document…
+          </button>
+        )}
+        <Switch
+          title="Replace while typing"
+          on={state.replaceTyping}
+          onSwitch={(on) => void session.setReplaceTyping(on)}
+        />
+      </div>
+    </details>
   );
 }
 

@@ -1,4 +1,4 @@
-import { ArrowLeft, Replace } from "lucide-react";
+import { ArrowLeft, ArrowLeftToLine } from "lucide-react";
 import { useEffect, useState } from "react";
 import type {
   WordEntry as Entry,
@@ -114,7 +114,7 @@ function useEntry(session: DeskSession, word: string | undefined) {
     const load = async () => {
       const about = await session.aboutWord(word);
       const found = await Promise.all(about.bases.map(fetchEntry));
-      if (current) setLoaded({ about, entries: found.filter((entry) => entry !== null) });
+      if (current) setLoaded({ about, entries: found.filter(({ senses }) => senses.length > 0) });
     };
     load().catch(() => {
       if (current) setFailed(true);
@@ -209,6 +209,7 @@ function Senses({ entry, titled, forms, follow, putIn }: SensesProps) {
 }
 
 const FIRST_SENSES = 4;
+const MOST_RELATED = 8;
 
 function SenseItem({
   sense,
@@ -253,7 +254,7 @@ function SenseItem({
                 title="Put it into the text"
                 onClick={() => putIn(synonym, sense.part)}
               >
-                <Replace size={14} aria-hidden="true" />
+                <ArrowLeftToLine size={14} aria-hidden="true" />
               </button>
             </span>
           ))}
@@ -262,16 +263,18 @@ function SenseItem({
       {sense.related.map(({ relation, words }) => (
         <p key={relation} className="pt-0.5 text-[13px] text-soft">
           {RELATION_LABELS[relation]}:{" "}
-          {words.slice(0, 8).map((word, index) => (
+          {words.slice(0, MOST_RELATED).map((word, index) => (
             <span key={word}>
-              {index > 0 ? ", " : ""}
-              <button
-                type="button"
-                className="underline decoration-faint underline-offset-3"
-                onClick={() => follow(word)}
-              >
-                {word}
-              </button>
+              <span className="whitespace-nowrap">
+                <button
+                  type="button"
+                  className="underline decoration-faint underline-offset-3"
+                  onClick={() => follow(word)}
+                >
+                  {word}
+                </button>
+                {index < Math.min(words.length, MOST_RELATED) - 1 ? "," : ""}
+              </span>{" "}
             </span>
           ))}
         </p>

@@ -3,13 +3,20 @@ import type { DeskState } from "./state.ts";
 
 /** The words that no document is questioned about any more; each can be taken off again. */
 export function WordList({ state, session }: { state: DeskState; session: DeskSession }) {
-  if (state.words.length === 0) {
-    return <p className="text-soft">No words yet. W on a mark puts its word here.</p>;
+  const { words } = state.style;
+  if (words.length === 0) {
+    return (
+      <p className="text-soft">
+        No words yet. W on a mark puts its word here. <AllLists />
+      </p>
+    );
   }
-  const sorted = state.words.toSorted((a, b) => a.word.localeCompare(b.word));
+  const sorted = words.toSorted((a, b) => a.word.localeCompare(b.word));
   return (
     <>
-      <p className="pb-2 text-[13px] text-soft">These count as right in every document.</p>
+      <p className="pb-2 text-[13px] text-soft">
+        Words of your lists. <AllLists />
+      </p>
       <ul className="-mx-4">
         {sorted.map(({ word }) => (
           <li key={word} className="flex gap-3 border-t border-hair px-4 py-1.5">
@@ -25,5 +32,13 @@ export function WordList({ state, session }: { state: DeskState; session: DeskSe
         ))}
       </ul>
     </>
+  );
+}
+
+function AllLists() {
+  return (
+    <a className="button-text" href="/house">
+      House style
+    </a>
   );
 }

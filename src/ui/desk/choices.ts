@@ -1,6 +1,7 @@
+import type { CheckSettings } from "../../core/engine.ts";
 import type { Anchor } from "../../core/ledger/decision.ts";
 import { moveEdits } from "../../core/manuscript/edits.ts";
-import type { Edit, Variety } from "../../core/manuscript/model.ts";
+import type { Edit } from "../../core/manuscript/model.ts";
 import type { ProofreaderLink } from "../../worker/connect.ts";
 import type { PlacedMark } from "./marks-board.ts";
 import type { PlacedChoice, Subject } from "./state.ts";
@@ -13,7 +14,7 @@ const WORD_CHOICES = 5;
 export async function choicesFor(
   worker: ProofreaderLink,
   subject: Exclude<Subject, null>,
-  variety: Variety,
+  settings: Pick<CheckSettings, "variety" | "soundRules">,
 ): Promise<PlacedChoice[]> {
   if (subject.kind === "mark") {
     const { mark, from } = subject.place;
@@ -24,7 +25,7 @@ export async function choicesFor(
     }));
   }
   const { word, from, to } = subject.word;
-  const near = await worker.wordsNear(word, variety, WORD_CHOICES);
+  const near = await worker.wordsNear(word, settings, WORD_CHOICES);
   return near.map((label) => ({ label, edits: [{ from, to, insert: label }] }));
 }
 

@@ -1,15 +1,19 @@
 import { proxy } from "comlink";
 import { checkById } from "../../core/checks/index.ts";
+import type { Leave } from "../../core/checks/leave.ts";
 import type { CheckSettings } from "../../core/engine.ts";
 import type { Exported, ExportForm, Problem } from "../../core/formats/document.ts";
+import { findReplacements, replacementBefore } from "../../core/house/replacements.ts";
+import { EMPTY_STYLE, type HouseStyle } from "../../core/house/style.ts";
 import type { PartOfSpeech } from "../../core/language/word-net.ts";
 import type { Decision, Draft } from "../../core/ledger/decision.ts";
 import { lastRedoable, lastUndoable, undo } from "../../core/ledger/ledger.ts";
 import type { Block, Edit, Manuscript, Range, Variety } from "../../core/manuscript/model.ts";
+import { checkSettings } from "../../store/check-settings.ts";
 import { type Hold, holdDocument } from "../../store/hold.ts";
-import { addWord, readSettings, readWords, removeWord, updateSettings } from "../../store/house.ts";
+import { addWord, readSettings, readStyle, removeWord, updateSettings } from "../../store/house.ts";
 import { readDecisions } from "../../store/ledger.ts";
-import { readOriginal, readRecord, updateRecord } from "../../store/shelf.ts";
+import { readOriginal, readRecord, type ShelfRecord, updateRecord } from "../../store/shelf.ts";
 import { connectProofreader, type ProofreaderLink } from "../../worker/connect.ts";
 import type { AboutWord, Update } from "../../worker/proofreader.ts";
 import { anchorOf, choicesFor, correctionsOf } from "./choices.ts";
@@ -59,10 +63,10 @@ export class DeskSession {
     kept: { state: "kept", at: null },
     reading: false,
     notice: "",
-    checkedOff: [],
     whileTyping: true,
     stale: false,
-    words: [],
+    style: EMPTY_STYLE,
+    replaceTyping: false,
     speaking: false,
     voiceless: "",
   };
@@ -100,15 +104,17 @@ export class DeskSession {
     if ("problem" in read) return this.fail(read.problem.sentence);
     const manuscript = { ...read.manuscript, title: record.title, kind: record.kind };
     manuscript.variety = record.variety;
-    const [words, { whileTyping }] = await Promise.all([readWords(), readSettings()]);
-    this.publish({ words, whileTyping });
+    const [style, { whileTyping, replaceTyping }] = await Promise.all([
+      readStyle(),
+      readSettings(),
+    ]);
+    this.publish({ style, whileTyping, replaceTyping });
     await this.restore(manuscript);
     this.publish({
       phase: "checking",
       record,
       manuscript,
       reading: !this.hold.first,
-      checkedOff: record.off,
     });
     if (!this.hold.first) void this.hold.granted.then(() => this.takeOver(manuscript));
     // The text first: a check that starts while it is being laid out only holds it up.
@@ -313,7 +319,7 @@ export class DeskSession {
         word,
       });
       if (!decided) return;
-      await this.changeWords(() => addWord(word, this.id));
+      await this.takeStyle(() => addWord(word, this.id));
       this.next();
     });
   }
@@ -343,6 +349,23 @@ export class DeskSession {
 
   /** Takes in what was typed; it becomes a decision when the typing pauses. */
   type(edits: Edit[]): void {
+    this.takeTyping(edits);
+    const replaced = this.state.replaceTyping ? this.replacementTyped(edits) : null;
+    if (!replaced) return;
+    this.galley?.apply([replaced]);
+    this.takeTyping([replaced]);
+    this.say(`Replaced by “${replaced.insert}”.`);
+  }
+
+  /** The replacement for the word that was just ended by a space or a stop. */
+  private replacementTyped(edits: readonly Edit[]): Edit | null {
+    const [edit] = edits;
+    if (!edit || edits.length > 1 || !/^[\s.,;:!?)\]”’"]$/.test(edit.insert)) return null;
+    const found = replacementBefore(this.copy.text, edit.from, this.state.style.replacements);
+    return found && this.copy.whyRefused(found) === null ? found : null;
+  }
+
+  private takeTyping(edits: Edit[]): void {
     this.copy.type(edits);
     if (this.state.whileTyping) this.recheck(edits);
     else this.publish({ stale: true });
@@ -380,26 +403,65 @@ export class DeskSession {
 
   /** Takes a word off the word list. */
   unlistWord(word: string): Promise<void> {
-    return this.keeper.enqueue(() => this.changeWords(() => removeWord(word)));
+    return this.keeper.enqueue(() => this.takeStyle(() => removeWord(word)));
   }
 
   /** Switches a check on or off for this document. */
   async switchCheck(rule: string, on: boolean): Promise<void> {
-    const { checkedOff, record } = this.state;
+    const { record } = this.state;
     if (!record) return;
-    const off = on ? checkedOff.filter((one) => one !== rule) : [...checkedOff, rule];
-    this.publish({ checkedOff: off });
-    await this.configure();
-    await this.keeper.guard(() => updateRecord(this.id, { off }));
+    const off = on ? record.off.filter((one) => one !== rule) : [...record.off, rule];
+    await this.changeRecord({ off });
+  }
+
+  /** Has a kind of unknown word left alone in this document, or not. */
+  async switchLeave(leave: Leave, on: boolean): Promise<void> {
+    const { record } = this.state;
+    if (record) await this.changeRecord({ leave: { ...record.leave, [leave]: on } });
+  }
+
+  /** Switches a subject list on or off for this document. */
+  async switchSubject(id: string, on: boolean): Promise<void> {
+    const { record } = this.state;
+    if (!record) return;
+    const others = record.subjects.filter((one) => one !== id);
+    await this.changeRecord({ subjects: on ? [...others, id] : others });
+  }
+
+  /** Has replacements made while typing, or not. */
+  async setReplaceTyping(replaceTyping: boolean): Promise<void> {
+    this.publish({ replaceTyping });
+    await this.keeper.guard(() => updateSettings({ replaceTyping }));
+  }
+
+  /** The places in the text at which replacements apply. */
+  replacementPlaces(): Edit[] {
+    return findReplacements(this.copy.text, this.state.style.replacements).filter(
+      (edit) => this.copy.whyRefused(edit) === null,
+    );
+  }
+
+  /** Makes replacements as one decision. */
+  applyReplacements(edits: readonly Edit[]): Promise<void> {
+    return this.keeper.enqueue(async () => {
+      if (edits.length === 0) return;
+      const done = await this.decide({
+        act: "correct",
+        scope: edits.length > 1 ? "everywhere" : "here",
+        marks: [],
+        edits: [...edits],
+        note: "automatic replacement",
+      });
+      if (done) this.say(`${edits.length} replaced. U takes them back together.`);
+    });
   }
 
   /** Reads the document as another variety of English. */
   async setVariety(variety: Variety): Promise<void> {
     const { record, manuscript } = this.state;
     if (!record || !manuscript) return;
-    this.publish({ record: { ...record, variety }, manuscript: { ...manuscript, variety } });
-    await this.configure();
-    await this.keeper.guard(() => updateRecord(this.id, { variety }));
+    this.publish({ manuscript: { ...manuscript, variety } });
+    await this.changeRecord({ variety });
     if (this.state.subject) this.focus(this.state.subject);
   }
 
@@ -457,14 +519,18 @@ export class DeskSession {
     await this.check();
   }
 
+  private async changeRecord(changes: Partial<ShelfRecord>): Promise<void> {
+    const { record } = this.state;
+    if (!record) return;
+    this.publish({ record: { ...record, ...changes } });
+    await this.configure();
+    await this.keeper.guard(() => updateRecord(this.id, changes));
+  }
+
   private settings(): CheckSettings {
-    const { record, checkedOff } = this.state;
-    return {
-      variety: record?.variety ?? "en-US",
-      kind: record?.kind ?? "report",
-      off: checkedOff,
-      words: this.state.words.map(({ word }) => word),
-    };
+    const { record, style } = this.state;
+    if (record) return checkSettings(record, style);
+    return { variety: "en-US", kind: "report", off: [], words: [] };
   }
 
   private async check(): Promise<void> {
@@ -536,7 +602,7 @@ export class DeskSession {
   }
 
   private async loadChoices(subject: Exclude<Subject, null>): Promise<void> {
-    const choices = await choicesFor(this.worker, subject, this.settings().variety);
+    const choices = await choicesFor(this.worker, subject, this.settings());
     if (this.state.subject !== subject) return;
     // What is probably a name is not shown struck out.
     const first =
@@ -616,13 +682,13 @@ export class DeskSession {
       target?.act === "undo" ? this.copy.decisions[(target.undoes ?? 0) - 1] : target;
     if (decision?.act !== "word" || decision.word === undefined) return;
     const { word } = decision;
-    await this.changeWords(() =>
+    await this.takeStyle(() =>
       this.state.standing.has(decision.seq) ? addWord(word, this.id) : removeWord(word),
     );
   }
 
-  private async changeWords(change: () => Promise<{ word: string }[]>): Promise<void> {
-    this.publish({ words: await change() });
+  private async takeStyle(change: () => Promise<HouseStyle>): Promise<void> {
+    this.publish({ style: await change() });
     await this.configure();
   }
 

@@ -1,3 +1,4 @@
+import type { HouseStyle } from "../../core/house/style.ts";
 import type { Decision } from "../../core/ledger/decision.ts";
 import type { Edit, Manuscript } from "../../core/manuscript/model.ts";
 import type { Counts } from "../../core/readings/counts.ts";
@@ -53,13 +54,14 @@ export interface DeskState {
   reading: boolean;
   /** Something to tell the reader, until the next thing happens. */
   notice: string;
-  checkedOff: readonly string[];
   /** What is typed is checked at once; otherwise when asked for. */
   whileTyping: boolean;
   /** Something was typed that has not been checked. */
   stale: boolean;
-  /** The person's word list. */
-  words: readonly { word: string }[];
+  /** Word lists, replacements and sound rules. */
+  style: HouseStyle;
+  /** Replacements are made while typing. */
+  replaceTyping: boolean;
   /** The copy is being read aloud. */
   speaking: boolean;
   /** Why nothing can be read aloud; empty when something can. */

@@ -2,10 +2,10 @@ import { WORDNET_VERSION, type WordEntry, wordEntrySchema } from "../../core/lan
 
 /** Entries from the endpoint; what was fetched once is kept while the page is open. */
 
-const kept = new Map<string, Promise<WordEntry | null>>();
+const kept = new Map<string, Promise<WordEntry>>();
 
-/** The entry of a word; null when there is none. Throws when the endpoint can't be reached. */
-export function fetchEntry(word: string): Promise<WordEntry | null> {
+/** The entry of a word, without senses where there is none. Throws when it can't be reached. */
+export function fetchEntry(word: string): Promise<WordEntry> {
   const known = kept.get(word);
   if (known) return known;
   const entry = request(word);
@@ -14,9 +14,9 @@ export function fetchEntry(word: string): Promise<WordEntry | null> {
   return entry;
 }
 
-async function request(word: string): Promise<WordEntry | null> {
+async function request(word: string): Promise<WordEntry> {
   const response = await fetch(`/api/words/${WORDNET_VERSION}/${encodeURIComponent(word)}`);
-  if (response.status === 404 || response.status === 400) return null;
+  if (response.status === 400) return { word, senses: [] };
   if (!response.ok) throw new Error(`word entry: ${response.status}`);
   return wordEntrySchema.parse(await response.json());
 }

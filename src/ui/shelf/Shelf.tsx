@@ -4,8 +4,7 @@ import { ACCEPTED_EXTENSIONS } from "../../core/formats/document.ts";
 import { NotKept } from "../../store/failure.ts";
 import { deleteDocument, listShelf, type ShelfRecord, updateRecord } from "../../store/shelf.ts";
 import { connectProofreader } from "../../worker/connect.ts";
-import { Brand } from "../parts/Brand.tsx";
-import { ThemeSwitch } from "../parts/ThemeSwitch.tsx";
+import { SiteHeader } from "../parts/SiteHeader.tsx";
 import { shelveDemo } from "./demo.ts";
 import { firstRun, takeIn } from "./intake.ts";
 import { PasteDialog } from "./PasteDialog.tsx";
@@ -76,7 +75,7 @@ export function Shelf({ nonce }: { nonce: string }) {
   const shown = useMemo(() => select(records ?? [], search, sorting), [records, search, sorting]);
   return (
     <div className="min-h-screen min-w-[960px]">
-      <ShelfHeader />
+      <SiteHeader here="/" />
       <main className="mx-auto max-w-[1280px] px-8 pb-16">
         <div className="flex items-end gap-5 pt-8 pb-4.5">
           <div className="grow">
@@ -163,20 +162,6 @@ export function Shelf({ nonce }: { nonce: string }) {
         }}
       />
     </div>
-  );
-}
-
-function ShelfHeader() {
-  return (
-    <header className="flex h-11 items-center gap-5.5 border-b border-rule px-8">
-      <Brand />
-      <a href="/" className="font-semibold" aria-current="page">
-        Shelf
-      </a>
-      <span className="grow" />
-      <ThemeSwitch />
-      <span className="text-soft">Kept on this computer</span>
-    </header>
   );
 }
 

@@ -1,7 +1,8 @@
 import { proxy } from "comlink";
 import type { ReadResult } from "../../core/formats/document.ts";
 import type { Variety } from "../../core/manuscript/model.ts";
-import { readWords } from "../../store/house.ts";
+import { checkSettings } from "../../store/check-settings.ts";
+import { readStyle } from "../../store/house.ts";
 import { readDecisions } from "../../store/ledger.ts";
 import { readOriginal, type ShelfRecord, shelve, updateRecord } from "../../store/shelf.ts";
 import type { ProofreaderLink } from "../../worker/connect.ts";
@@ -37,6 +38,8 @@ export async function takeIn(
     demo,
     run: null,
     off: [],
+    subjects: [],
+    leave: {},
     place: 0,
   };
   await shelve(record, bytes);
@@ -58,14 +61,13 @@ export async function firstRun(
   if (!bytes || (await readDecisions(record.id)).length > 0) return;
   const read = await worker.read(bytes, record.fileName, record.variety);
   if ("problem" in read) return;
-  const words = (await readWords()).map(({ word }) => word);
   const update = await worker.check(
     [],
-    { variety: record.variety, kind: record.kind, off: record.off, words },
+    checkSettings(record, await readStyle()),
     proxy(({ done, all }) => report(done / Math.max(1, all))),
   );
   if (!update) return;
-  const marks = [...update.marks.values()].flat();
+  const marks = [...update.marks.values()].flat().filter(({ follows }) => !follows);
   const of = (weight: string) => marks.filter((mark) => mark.weight === weight).length;
   await updateRecord(record.id, {
     run: {

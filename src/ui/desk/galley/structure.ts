@@ -118,12 +118,36 @@ export function structure(manuscript: Laid): Extension {
   const lines = field(initial);
   const rows = field(cells);
   return [
+    isSheet(manuscript.blocks) ? columnWidths(manuscript) : [],
     lines,
     EditorView.decorations.from(lines),
     rows,
     EditorView.outerDecorations.from(rows),
     specialCharacters,
   ];
+}
+
+/** Characters of a column's longest texts, between which widths are shared out. */
+const NARROWEST = 5;
+const WIDEST = 34;
+
+/** Columns of a sheet as wide, in proportion, as what most of their cells hold. */
+function columnWidths({ blocks }: Laid): Extension {
+  const lengths: number[][] = [];
+  for (const { cell, from, to } of blocks) {
+    const column = Math.min(MAX_COLUMNS - 1, cell?.column ?? 0);
+    const own = lengths[column] ?? [];
+    lengths[column] = own;
+    own.push(to - from);
+  }
+  const widths = Array.from({ length: Math.max(1, lengths.length) }, (_, column) => {
+    const own = (lengths[column] ?? []).toSorted((a, b) => a - b);
+    const most = own[Math.floor(own.length * 0.9)] ?? 0;
+    return `minmax(0, ${Math.max(NARROWEST, Math.min(WIDEST, most))}fr)`;
+  });
+  return EditorView.theme({
+    ".cm-line.dr-sheet-row, .dr-sheet-letters": { gridTemplateColumns: widths.join(" 0 ") },
+  });
 }
 
 /** Whether the whole document is a sheet, and not one with tables in it. */

@@ -18,13 +18,12 @@ export const GET: APIRoute = async ({ params }) => {
   if (params["version"] !== WORDNET_VERSION) {
     return answer(404, { sentence: "The meanings have changed; load the page again." });
   }
-  const entry = await findEntry(asked.data);
-  if (!entry) return answer(404, { sentence: "This word has no entry." }, KEPT_A_DAY);
+  // A word without an entry has no senses: to ask for one is no error.
+  const entry = (await findEntry(asked.data)) ?? { word: asked.data.toLowerCase(), senses: [] };
   return answer(200, wordEntrySchema.parse(entry), KEPT_FOR_EVER);
 };
 
 const KEPT_FOR_EVER = "public, max-age=31536000, immutable";
-const KEPT_A_DAY = "public, max-age=86400";
 
 function answer(status: number, body: unknown, kept = "no-store"): Response {
   return new Response(JSON.stringify(body), {

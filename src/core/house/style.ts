@@ -1,0 +1,57 @@
+import { z } from "zod";
+
+/** What a person or a house has settled for all documents: word lists, replacements, sound rules. */
+
+/** The two lists there always are. Lists of a subject carry ids of their own. */
+export const PERSONAL = "personal";
+export const HOUSE = "house";
+
+export const listedWordSchema = z.object({
+  word: z.string().trim().min(1).max(80),
+  /** The list it stands on. */
+  list: z.string().default(PERSONAL),
+  note: z.string().optional(),
+  /** ISO 8601. */
+  addedAt: z.string(),
+  /** Id of the document it was met in. */
+  document: z.string().optional(),
+});
+export type ListedWord = z.infer<typeof listedWordSchema>;
+
+/** A list of a subject, made by the person; it counts for the documents it is switched on for. */
+export const ownListSchema = z.object({ id: z.string().min(1), name: z.string().trim().min(1) });
+export type OwnList = z.infer<typeof ownListSchema>;
+
+/** What is put in the place of a habitual slip. */
+export const replacementSchema = z.object({
+  from: z.string().trim().min(1).max(80),
+  to: z.string().trim().min(1).max(200),
+  /** Phrases in which it stays as it is. */
+  exceptions: z.array(z.string().trim().min(1)).default([]),
+  /** ISO 8601. */
+  addedAt: z.string(),
+});
+export type Replacement = z.infer<typeof replacementSchema>;
+
+/** Letters typed by ear, and the letters they may stand for. */
+export const soundRuleSchema = z.object({
+  typed: z.string().regex(/^\p{Ll}{1,6}$/u),
+  meant: z.string().regex(/^\p{Ll}{1,6}$/u),
+});
+
+export const houseStyleSchema = z.object({
+  words: z.array(listedWordSchema).default([]),
+  lists: z.array(ownListSchema).default([]),
+  replacements: z.array(replacementSchema).default([]),
+  soundRules: z.array(soundRuleSchema).default([]),
+});
+export type HouseStyle = z.infer<typeof houseStyleSchema>;
+
+export const EMPTY_STYLE: HouseStyle = { words: [], lists: [], replacements: [], soundRules: [] };
+
+/** The words that count for a document: the personal and house lists, and its own subjects'. */
+export function wordsFor(style: HouseStyle, subjects: readonly string[]): string[] {
+  return style.words
+    .filter(({ list }) => list === PERSONAL || list === HOUSE || subjects.includes(list))
+    .map(({ word }) => word);
+}

@@ -1,0 +1,19 @@
+import type { CheckSettings } from "../core/engine.ts";
+import { type HouseStyle, wordsFor } from "../core/house/style.ts";
+import type { ShelfRecord } from "./shelf.ts";
+
+/** What a document is checked by: its own switches and the house style. */
+export function checkSettings(
+  { variety, kind, off, subjects, leave }: ShelfRecord,
+  style: HouseStyle,
+): CheckSettings {
+  return {
+    variety,
+    kind,
+    off,
+    leave,
+    subjects,
+    words: wordsFor(style, subjects),
+    soundRules: style.soundRules,
+  };
+}
