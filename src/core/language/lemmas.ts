@@ -133,7 +133,7 @@ export function lemmasOf(
     const trait = INFLECTED_TRAIT[inflection];
     if (lemmas.some((known) => known.inflection === inflection)) continue;
     for (const [ending, replacement] of DETACHED[inflection]) {
-      if (!word.endsWith(ending) || word.length < ending.length + 2) continue;
+      if (!word.endsWith(ending) || word.length <= ending.length) continue;
       if (ending === "s" && word.endsWith("ss")) continue;
       const stem = word.slice(0, word.length - ending.length);
       const bases = [stem + replacement];
@@ -185,7 +185,7 @@ function withDoubling(lemma: string, ending: string): string[] {
 
 /**
  * A base form inflected as a variety spells it: the irregular form, or of the regular ones the
- * most frequent that the dictionary holds, or the usual one.
+ * most frequent that the dictionary holds, or the usual one. A noun without a plural stays as it is.
  */
 export function inflect(
   lemma: string,
@@ -195,8 +195,12 @@ export function inflect(
   variety: Variety,
 ): string {
   const own = irregular.formsOf(lemma, inflection);
-  const forms = own.length > 0 ? own : regularForms(lemma, inflection);
+  const regular = regularForms(lemma, inflection);
+  // "antennae" and "antennas" are both right; a regular verb form beside an irregular one is not.
+  const forms = own.length === 0 ? regular : inflection === "NNS" ? [...own, ...regular] : own;
   const known = forms.filter((form) => lexicon.varieties(form) & VARIETY_BITS[variety]);
+  // A noun that the dictionary has, but no plural of it, has none: equipment, series.
+  if (known.length === 0 && inflection === "NNS" && lexicon.varieties(lemma) !== 0) return lemma;
   const [first = lemma] = known.length > 0 ? known : forms;
   return known.reduce(
     (best, form) => (lexicon.frequency(form) > lexicon.frequency(best) + 1 ? form : best),

@@ -37,9 +37,8 @@ export function logRows(document: string, decisions: readonly Decision[]): LogRo
       standing: standing.has(seq),
     };
     const changes = new Map<string, LogRow>();
-    for (const [index, { insert }] of decision.edits.entries()) {
-      const mistake = (decision.inverse[index]?.insert ?? "").trim();
-      const correction = insert.trim();
+    for (const index of decision.edits.keys()) {
+      const { mistake, correction } = changeAt(decision, index);
       const key = `${mistake}\u0000${correction}`;
       const known = changes.get(key);
       if (known) known.places++;
@@ -49,6 +48,22 @@ export function logRows(document: string, decisions: readonly Decision[]): LogRo
     const mistake = decision.word ?? marks[0]?.text ?? "";
     return [{ ...row, mistake, correction: "", places: Math.max(1, marks.length) }];
   });
+}
+
+/** What one edit of a decision changed: the marked text where it lies in a mark, or just its own. */
+function changeAt({ edits, inverse, marks }: Decision, index: number) {
+  const edit = edits[index];
+  const mark = edit && marks.find(({ from, to }) => from <= edit.from && to >= edit.to);
+  if (!edit || !mark) {
+    return {
+      mistake: (inverse[index]?.insert ?? "").trim(),
+      correction: edit?.insert.trim() ?? "",
+    };
+  }
+  const { text } = mark;
+  const correction =
+    text.slice(0, edit.from - mark.from) + edit.insert + text.slice(edit.to - mark.from);
+  return { mistake: text, correction };
 }
 
 /** A slip that was corrected the same way more than once. */

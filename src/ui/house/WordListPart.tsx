@@ -68,7 +68,7 @@ export function WordListPart({ style, list, title, change, onGone }: WordListPar
         <label className="text-soft">
           Counted in{" "}
           <select
-            className="max-w-52 border-b border-dotted border-faint bg-transparent py-1.5 text-ink"
+            className="w-52 truncate border-b border-dotted border-faint bg-transparent py-1.5 pr-6 text-ink"
             value={document}
             onChange={(event) => setDocument(event.target.value)}
           >

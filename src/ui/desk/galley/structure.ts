@@ -131,19 +131,27 @@ export function structure(manuscript: Laid): Extension {
 const NARROWEST = 5;
 const WIDEST = 34;
 
+/** Letters of a column's longest word that its least width holds. */
+const LONGEST_WORD = 12;
+
 /** Columns of a sheet as wide, in proportion, as what most of their cells hold. */
-function columnWidths({ blocks }: Laid): Extension {
+function columnWidths({ text, blocks }: Laid): Extension {
   const lengths: number[][] = [];
+  const longest: number[] = [];
   for (const { cell, from, to } of blocks) {
     const column = Math.min(MAX_COLUMNS - 1, cell?.column ?? 0);
     const own = lengths[column] ?? [];
     lengths[column] = own;
     own.push(to - from);
+    for (const word of text.slice(from, to).split(/\s+/)) {
+      longest[column] = Math.max(longest[column] ?? 0, word.length);
+    }
   }
   const widths = Array.from({ length: Math.max(1, lengths.length) }, (_, column) => {
     const own = (lengths[column] ?? []).toSorted((a, b) => a - b);
     const most = own[Math.floor(own.length * 0.9)] ?? 0;
-    return `minmax(0, ${Math.max(NARROWEST, Math.min(WIDEST, most))}fr)`;
+    const least = Math.min(LONGEST_WORD, longest[column] ?? 0);
+    return `minmax(calc(${least}ch + 17px), ${Math.max(NARROWEST, Math.min(WIDEST, most))}fr)`;
   });
   return EditorView.theme({
     ".cm-line.dr-sheet-row, .dr-sheet-letters": { gridTemplateColumns: widths.join(" 0 ") },
