@@ -73,7 +73,7 @@ async function measure(words: number, base: string): Promise<Record<string, numb
     requestAnimationFrame(tick);
   });
   await page.goto(base);
-  await page.getByRole("link", { name: "Start" }).nth(4).waitFor();
+  await page.getByRole("link", { name: "Start" }).nth(5).waitFor();
   const chosen = Date.now();
   await page.getByTestId("file-picker").setInputFiles({ name: "long.docx", mimeType: "", buffer });
   await page.getByTestId("slip").getByRole("button", { name: /^1/ }).waitFor({ timeout: 60_000 });

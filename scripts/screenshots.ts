@@ -30,7 +30,7 @@ async function press(page: Page, ...keys: string[]): Promise<void> {
 try {
   const { page, close } = await openBrowser();
   await page.goto(`http://127.0.0.1:${port}`);
-  await page.getByRole("link", { name: "Start" }).nth(4).waitFor();
+  await page.getByRole("link", { name: "Start" }).nth(5).waitFor();
   await settle(page);
   await page.getByRole("link", { name: "Letter instrument maker" }).first().click();
   await settle(page);

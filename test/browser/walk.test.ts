@@ -59,27 +59,19 @@ describe("the walk", () => {
     await openShelf(page);
     await openDesk(page, "Letter harbour office");
     const before = await textOf(page);
-    assert.match(await reason(page), /leadsman/);
-    await press(page, "s");
     assert.match(await reason(page), /the” stands twice/);
-    await press(page, "Enter");
+    await press(page, "s");
     assert.match(await reason(page), /usefull/);
     await press(page, "1");
     assert.match(await reason(page), /Febuary/);
     await press(page, "Enter");
     assert.match(await reason(page), /convienient/);
-    await press(page, "Enter");
-    assert.match(await reason(page), /Orrin/);
     await page.keyboard.press("w");
     await page.getByRole("heading", { name: "The walk is done" }).waitFor();
     const end = await page.getByLabel("End of the walk").textContent();
-    assert.match(end ?? "", /4 places corrected, 1 let stand, 1 word put on the word list/);
+    assert.match(end ?? "", /2 places corrected, 1 let stand, 1 word put on the word list/);
     assert.match(end ?? "", /can’t see/);
-    const wanted = before
-      .replace("the the", "the")
-      .replace("usefull", "useful")
-      .replace("Febuary", "February")
-      .replace("convienient", "convenient");
+    const wanted = before.replace("usefull", "useful").replace("Febuary", "February");
     assert.equal(await textOf(page), wanted);
     const { name, bytes } = await exported(page, "Corrected copy");
     assert.equal(name, "letter-harbour-office corrected.txt");
@@ -88,12 +80,7 @@ describe("the walk", () => {
     assert.equal(text.split("\n").length, original.split("\n").length);
     assert.equal(
       text.replace(/\s+/g, " "),
-      original
-        .replace("the the", "the")
-        .replace("usefull", "useful")
-        .replace("Febuary", "February")
-        .replace("convienient", "convenient")
-        .replace(/\s+/g, " "),
+      original.replace("usefull", "useful").replace("Febuary", "February").replace(/\s+/g, " "),
     );
     assert.deepEqual(errors, []);
     await close();
@@ -112,8 +99,8 @@ describe("the walk", () => {
     await again.goto(address);
     await slip(again).getByRole("button", { name: /^1/ }).waitFor();
     assert.equal(await textOf(again), text);
-    assert.match(status ?? "", /Mark 1 of 15/);
-    assert.match((await again.locator("footer").textContent()) ?? "", /Mark 1 of 15/);
+    assert.match(status ?? "", /Mark 1 of 11/);
+    assert.match((await again.locator("footer").textContent()) ?? "", /Mark 1 of 11/);
     await again.getByRole("button", { name: "Decisions" }).click();
     assert.equal(await again.locator("aside li").count(), 3);
     await close();
@@ -128,7 +115,7 @@ describe("the walk", () => {
     await page.getByRole("button", { name: "Decisions" }).click();
     await page.locator("aside li").last().getByRole("button", { name: "undo" }).click();
     await page.getByText("Undone.").waitFor();
-    assert.match(await textOf(page), /beleive[\s\S]*necessary/);
+    assert.match(await textOf(page), /beleive[\s\S]*receive/);
     await page.keyboard.press("Escape");
     await press(page, "u", "u", "u");
     assert.equal(await textOf(page), before);
@@ -145,7 +132,7 @@ describe("the walk", () => {
     const { page, close } = await openBrowser();
     await openShelf(page);
     await openDesk(page, "Siltation of the inner harbour");
-    await press(page, "ArrowDown", "ArrowDown");
+    await press(page, "ArrowDown");
     assert.match(await reason(page), /recieved.*3 other places/);
     const rows = page.locator("aside li");
     assert.equal(await rows.count(), 4);
@@ -194,7 +181,7 @@ describe("the walk", () => {
     const { page, errors, close } = await openBrowser();
     await openShelf(page);
     const original = docx(
-      paragraph("It was recieved by the pilots of Leetford.") + paragraph("The end."),
+      paragraph("It was recieved by the pilots of leetmoor.") + paragraph("The end."),
     );
     await openFile(page, "note.docx", original);
     await slip(page).getByRole("button", { name: /^1/ }).waitFor();
@@ -207,7 +194,7 @@ describe("the walk", () => {
     assert.equal(name, "note tracked.docx");
     assert.equal(
       readDocx(bytes, name).text,
-      "It was received by the pilots of Leetford.\nThe end.",
+      "It was received by the pilots of leetmoor.\nThe end.",
     );
     const rejected = resolveChanges(bytes, "R. Penhale", "reject");
     assert.equal(readDocx(rejected, name).text, readDocx(original, name).text);
@@ -215,7 +202,7 @@ describe("the walk", () => {
     const markdown = await exported(page, "Markdown");
     assert.equal(
       new TextDecoder().decode(markdown.bytes),
-      "It was received by the pilots of Leetford.\n\nThe end.\n",
+      "It was received by the pilots of leetmoor.\n\nThe end.\n",
     );
     assert.deepEqual(errors, []);
     await close();
@@ -258,9 +245,9 @@ describe("the walk", () => {
     await page.keyboard.press("Escape");
     await untilKept(page);
     const rail = page.getByRole("navigation", { name: "Passes" });
-    assert.match((await rail.textContent()) ?? "", /Spelling4/);
+    assert.match((await rail.textContent()) ?? "", /Spelling3/);
     await rail.getByRole("button", { name: "Check what was typed" }).click();
-    await rail.getByText("5", { exact: true }).waitFor();
+    await rail.getByText("4", { exact: true }).waitFor();
     await close();
   });
 
@@ -269,10 +256,10 @@ describe("the walk", () => {
     await openShelf(page);
     await openDesk(page, "Letter instrument maker");
     await press(page, "w");
-    await page.locator("footer", { hasText: "of 3" }).waitFor();
-    await page.getByRole("button", { name: "Word list" }).click();
+    await page.locator("footer", { hasText: "of 2" }).waitFor();
+    await page.getByRole("button", { name: "Lists" }).click();
     await page.getByRole("button", { name: "take off untill" }).click();
-    await page.locator("footer", { hasText: "of 4" }).waitFor();
+    await page.locator("footer", { hasText: "of 3" }).waitFor();
     await close();
   });
 
@@ -280,16 +267,15 @@ describe("the walk", () => {
     const { page, close } = await openBrowser();
     await openShelf(page);
     await openDesk(page, "Come and see the tide turn");
-    await press(page, "ArrowDown");
-    assert.match(await reason(page), /daybook/);
+    assert.match(await reason(page), /beleive/);
     await press(page, "Shift+S");
     const drawn = await page.locator(".dr-mark").allTextContents();
     assert.deepEqual(
-      drawn.filter((text) => text === "daybook"),
+      drawn.filter((text) => text === "beleive"),
       [],
     );
     await press(page, "u");
-    assert.ok((await page.locator(".dr-mark").allTextContents()).includes("daybook"));
+    assert.ok((await page.locator(".dr-mark").allTextContents()).includes("beleive"));
     await close();
   });
 });

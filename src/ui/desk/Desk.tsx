@@ -5,7 +5,7 @@ import { VARIETIES, type Variety } from "../../core/manuscript/model.ts";
 import { Brand } from "../parts/Brand.tsx";
 import { Key } from "../parts/Key.tsx";
 import { ThemeSwitch } from "../parts/ThemeSwitch.tsx";
-import { clock, VARIETY_LABELS } from "../parts/words.ts";
+import { clock, count, VARIETY_LABELS } from "../parts/words.ts";
 import { type DeskCommands, runKey } from "./commands.ts";
 import { Decisions } from "./Decisions.tsx";
 import { ExportDialog } from "./ExportDialog.tsx";
@@ -312,7 +312,7 @@ function placeLabel({ subject, open, phase }: DeskState): string {
     const at = open.findIndex(({ mark }) => mark.id === subject.place.mark.id);
     if (at >= 0) return `Mark ${at + 1} of ${open.length}`;
   }
-  return open.length === 0 ? "No open marks" : `${open.length} open marks`;
+  return open.length === 0 ? "No open marks" : count(open.length, "open mark");
 }
 
 function keptLabel({ kept }: DeskState): string {

@@ -524,6 +524,8 @@ export class DeskSession {
     if (!record) return;
     this.publish({ record: { ...record, ...changes } });
     await this.configure();
+    // The mark under decision may be one that is made no more.
+    if (this.state.subject?.kind === "mark" && this.openIndex() < 0) this.next();
     await this.keeper.guard(() => updateRecord(this.id, changes));
   }
 

@@ -327,15 +327,13 @@ interface ChoiceProps {
 
 function Choice({ label, value, onChange, children }: ChoiceProps) {
   return (
-    <label>
-      <span className="sr-only">{label}</span>
-      <select
-        className="max-w-64 border-b border-dotted border-faint bg-transparent py-1.5"
-        value={value}
-        onChange={(event) => onChange(event.target.value)}
-      >
-        {children}
-      </select>
-    </label>
+    <select
+      aria-label={label}
+      className="max-w-64 border-b border-dotted border-faint bg-transparent py-1.5"
+      value={value}
+      onChange={(event) => onChange(event.target.value)}
+    >
+      {children}
+    </select>
   );
 }
