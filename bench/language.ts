@@ -1,7 +1,4 @@
-import { spawnSync } from "node:child_process";
-import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
-import { tmpdir } from "node:os";
-import path from "node:path";
+import { existsSync, readFileSync } from "node:fs";
 import dictionaryDe from "dictionary-de";
 import dictionaryUs from "dictionary-en";
 import dictionaryAu from "dictionary-en-au";
@@ -9,6 +6,11 @@ import dictionaryCa from "dictionary-en-ca";
 import dictionaryGb from "dictionary-en-gb";
 import dictionaryHu from "dictionary-hu";
 import { brownTexts } from "../scripts/corpus/brown.ts";
+import {
+  type DictionaryFiles,
+  hunspellVerdicts,
+  wordsAndSlips,
+} from "../scripts/corpus/hunspell-command.ts";
 import { scowlWords } from "../scripts/corpus/scowl.ts";
 import { loadLanguage } from "../src/command/checking.ts";
 import { HunspellDictionary } from "../src/core/language/hunspell/dictionary.ts";
@@ -84,16 +86,16 @@ function benchVerdicts(): void {
     ...scowlWords(["english-words", "english-upper", "english-proper-names"], 10, 95),
   ];
   for (const [name, dictionary] of Object.entries(ENGLISH)) {
-    compare(name, dictionary, sample(english, LIST_LENGTH));
+    compare(name, dictionary, wordsAndSlips(english, LIST_LENGTH));
   }
   const german = "/usr/share/dict/ngerman";
   if (existsSync(german)) {
-    compare("de", dictionaryDe, sample(linesOf(german), OTHER_LENGTH));
+    compare("de", dictionaryDe, wordsAndSlips(linesOf(german), OTHER_LENGTH));
   }
   const hungarian = "/usr/share/dictd/freedict-hun-eng.index";
   if (existsSync(hungarian)) {
     const words = linesOf(hungarian).map((line) => line.split("\t")[0] ?? "");
-    compare("hu", dictionaryHu, sample(words, OTHER_LENGTH));
+    compare("hu", dictionaryHu, wordsAndSlips(words, OTHER_LENGTH));
   }
 }
 
@@ -101,54 +103,17 @@ function linesOf(file: string): string[] {
   return readFileSync(file, "utf8").split("\n");
 }
 
-/** Words of letters alone, which the command does not cut up, every so many; half of them changed. */
-function sample(words: readonly string[], count: number): string[] {
-  const plain = [...new Set(words)].filter((word) => /^\p{L}{2,40}$/u.test(word));
-  const step = Math.max(1, plain.length / count);
-  const taken: string[] = [];
-  for (let at = 0; at < plain.length && taken.length < count; at += step) {
-    const word = plain[Math.floor(at)] ?? "";
-    const cut = (Math.floor(at) * 7) % word.length;
-    taken.push(taken.length % 2 ? word : word.slice(0, cut) + word.slice(cut + 1) || word);
+function compare(name: string, { aff, dic }: DictionaryFiles, words: readonly string[]): void {
+  const theirs = hunspellVerdicts({ aff, dic }, words);
+  if (!theirs) {
+    console.log(`  ${name}: the hunspell command is not here`);
+    return;
   }
-  return taken;
-}
-
-function compare(
-  name: string,
-  { aff, dic }: { aff: Uint8Array; dic: Uint8Array },
-  words: readonly string[],
-): void {
-  const folder = mkdtempSync(path.join(tmpdir(), "dry-run-bench-"));
-  try {
-    writeFileSync(path.join(folder, "d.aff"), aff);
-    writeFileSync(path.join(folder, "d.dic"), dic);
-    const { stdout, status } = spawnSync("hunspell", ["-a", "-i", "utf-8", "-d", `${folder}/d`], {
-      // "!" asks for verdicts without suggestions for known words; "^" keeps a word a word.
-      input: `${words.map((word) => `^${word}`).join("\n")}\n`,
-      encoding: "utf8",
-      maxBuffer: 1 << 29,
-      timeout: 500_000,
-    });
-    if (status !== 0) {
-      console.log(`  ${name}: the hunspell command is not here`);
-      return;
-    }
-    const theirs = stdout
-      .split("\n")
-      .slice(1)
-      .filter((line) => line !== "");
-    const ours = new HunspellDictionary(
-      Buffer.from(aff).toString("utf8"),
-      Buffer.from(dic).toString("utf8"),
-    );
-    let differing = 0;
-    for (const [index, word] of words.entries()) {
-      if (ours.accepts(word) !== /^[*+-]/.test(theirs[index] ?? "")) differing++;
-    }
-    const share = (100 * (1 - differing / words.length)).toFixed(3);
-    console.log(`  ${name}: ${differing} of ${words.length} differ, ${share}% equal`);
-  } finally {
-    rmSync(folder, { recursive: true });
-  }
+  const ours = new HunspellDictionary(
+    Buffer.from(aff).toString("utf8"),
+    Buffer.from(dic).toString("utf8"),
+  );
+  const differing = words.filter((word, index) => ours.accepts(word) !== theirs[index]);
+  const share = (100 * (1 - differing.length / words.length)).toFixed(3);
+  console.log(`  ${name}: ${differing.length} of ${words.length} differ, ${share}% equal`);
 }

@@ -32,6 +32,9 @@ export function installForTesting() {
   if (!isInstalled(["dependencies", "devDependencies"])) npm(["ci", "--no-audit", "--no-fund"]);
   if (!existsSync("/usr/bin/chromium")) apt(["chromium"]);
   if (!existsSync("/usr/share/unicode/auxiliary/SentenceBreakTest.txt")) apt(["unicode-data"]);
+  if (!existsSync("/usr/bin/hunspell") || !existsSync("/usr/share/dict/ngerman")) {
+    apt(["hunspell", "wngerman"]);
+  }
 }
 
 function apt(packages) {
