@@ -1,12 +1,15 @@
 import type { BlockKind, Span } from "../manuscript/model.ts";
+import { mayBeMonth } from "./days-and-months.ts";
+import { dictionaryBits, withoutPossessive } from "./known.ts";
 import type { IrregularForms } from "./lemmas.ts";
-import type { Lexicon } from "./lexicon.ts";
+import { ALL_VARIETIES, type Lexicon } from "./lexicon.ts";
 import type { Rewrites } from "./rewrites.ts";
 import { type Sentence, splitSentences } from "./sentences.ts";
 import type { Tagger } from "./tagger.ts";
-import { type Token, tokenise } from "./tokens.ts";
+import { type Token, tokenise, type WordPart, wordParts } from "./tokens.ts";
 import type { Trigrams } from "./trigrams.ts";
 import { type Unit, unitsOf } from "./units.ts";
+import { otherWord } from "./us-and-gb-words.ts";
 
 /** One block's text, analysed once and read by every check. Offsets are in the block's text. */
 export interface AnalysedBlock {
@@ -14,11 +17,24 @@ export interface AnalysedBlock {
   text: string;
   tokens: Token[];
   sentences: Sentence[];
+  /** The parts of words that not every variety's dictionary has, or that a check asks about. */
+  unusual: AnalysedPart[];
   /** What carries a part of speech each, and their tags as indexes into TAGS. */
   units: Unit[];
   tags: Uint8Array;
   /** Spans that lie in the block, offsets in the block's text. */
   spans: Span[];
+}
+
+/** A word without hyphens, or one part of a hyphenated word. */
+export interface AnalysedPart extends WordPart {
+  text: string;
+  /** Bits of the varieties whose dictionaries have it. */
+  bits: number;
+  /** Index of its token, which of the token's parts it is, and how many there are. */
+  token: number;
+  order: number;
+  count: number;
 }
 
 /** The language data that every check may ask. */
@@ -38,14 +54,60 @@ export function analyse(
   kind: BlockKind,
   text: string,
   spans: Span[],
-  { tagger }: Language,
+  { tagger, lexicon }: Language,
 ): AnalysedBlock {
   const tokens = tokenise(text);
   const sentences = splitSentences(text);
-  if (kind === "code") return { kind, text, tokens, sentences, units: [], tags: NO_TAGS, spans };
+  const unusual = unusualParts(text, tokens, lexicon);
+  const words = { kind, text, tokens, sentences, unusual, spans };
+  if (kind === "code") return { ...words, units: [], tags: NO_TAGS };
   const units = unitsOf(text, tokens);
   const tags = tagger.tag(text, units, new Set(sentences.map(({ from }) => from)));
-  return { kind, text, tokens, sentences, units, tags, spans };
+  return { ...words, units, tags };
+}
+
+function unusualParts(text: string, tokens: readonly Token[], lexicon: Lexicon): AnalysedPart[] {
+  const unusual: AnalysedPart[] = [];
+  const look = (from: number, to: number, token: number, order: number, count: number) => {
+    const word = text.slice(from, to);
+    const bits = dictionaryBits(word, lexicon);
+    if (bits === ALL_VARIETIES && !isAskedAbout(word)) return;
+    unusual.push({ from, to, text: word, bits, token, order, count });
+  };
+  for (const [index, token] of tokens.entries()) {
+    if (token.kind !== "word") continue;
+    if (!hasHyphen(text, token)) {
+      look(token.from, token.to, index, 0, 1);
+      continue;
+    }
+    const parts = wordParts(text, token);
+    for (const [order, { from, to }] of parts.entries()) {
+      look(from, to, index, order, parts.length);
+    }
+  }
+  return unusual;
+}
+
+function hasHyphen(text: string, { from, to }: Token): boolean {
+  for (let at = from; at < to; at++) {
+    const code = text.charCodeAt(at);
+    if (code === 45 || code === 0x2010 || code === 0x2011) return true;
+  }
+  return false;
+}
+
+const askedAbout = new Map<string, boolean>();
+const MAX_REMEMBERED = 50_000;
+
+/** Whether a word that every dictionary has may still be a month or a word of one variety. */
+function isAskedAbout(word: string): boolean {
+  const known = askedAbout.get(word);
+  if (known !== undefined) return known;
+  if (askedAbout.size >= MAX_REMEMBERED) askedAbout.clear();
+  const lower = withoutPossessive(word.toLowerCase());
+  const asked = mayBeMonth(lower) || otherWord(lower) !== null;
+  askedAbout.set(word, asked);
+  return asked;
 }
 
 /** Where the words begin that open a sentence, whose capital is due to their place. */

@@ -20,7 +20,8 @@ export const VARIETY_BITS: Record<Variety, number> = {
   "en-AU": 8,
   "en-GB-oxendict": 16,
 };
-const ALL_VARIETIES = 31;
+/** The bits of all varieties together. */
+export const ALL_VARIETIES = 31;
 /** Never offered as a correction: offensive. */
 export const NOT_OFFERED = 32;
 /** In large word lists only: known, but offered after all others. */

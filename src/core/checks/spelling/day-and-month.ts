@@ -1,16 +1,5 @@
+import { isDayOrMonth, mayBeMonth } from "../../language/days-and-months.ts";
 import type { Check, Fact } from "../check.ts";
-
-const NAMES = new Set(
-  "monday tuesday wednesday thursday friday saturday sunday january february april june july september october november december mondays tuesdays wednesdays thursdays fridays saturdays sundays".split(
-    " ",
-  ),
-);
-/** Words of their own; months only beside a number. */
-const ONLY_BESIDE_NUMBER = new Set(["march", "may", "august"]);
-
-export function isDayOrMonth(word: string): boolean {
-  return NAMES.has(word);
-}
 
 /** The name of a day or month without its capital. */
 export const dayAndMonth: Check = {
@@ -27,19 +16,18 @@ export const dayAndMonth: Check = {
     { leave: "They may march past the august house." },
     { leave: "It was read each Monday in June." },
   ],
-  examine({ kind, text, tokens }) {
+  examine({ kind, text, tokens, unusual }) {
     if (kind === "code") return [];
     const facts: Fact[] = [];
-    for (const [index, { kind: token, from, to }] of tokens.entries()) {
-      if (token !== "word") continue;
-      const word = text.slice(from, to).replace(/['’]s$/, "");
+    for (const { from, text: written, token } of unusual) {
+      const word = written.replace(/['’]s$/, "");
       const numbered = () =>
-        [tokens[index - 1], tokens[index + 1]].some(
+        [tokens[token - 1], tokens[token + 1]].some(
           (other) =>
             other?.kind === "number" &&
             /^\d{1,4}(?:st|nd|rd|th)?$/.test(text.slice(other.from, other.to)),
         );
-      if (NAMES.has(word) || (ONLY_BESIDE_NUMBER.has(word) && numbered())) {
+      if (isDayOrMonth(word) || (mayBeMonth(word) && numbered())) {
         facts.push({ from, to: from + word.length });
       }
     }

@@ -1,4 +1,4 @@
-import { dictionaryBits, withoutPossessive } from "../../language/known.ts";
+import { withoutPossessive } from "../../language/known.ts";
 import type { Check, Circumstances, Fact, Finding, PlacedFact } from "../check.ts";
 
 interface UsedName extends Fact {
@@ -29,13 +29,12 @@ export const oddName: Check<UsedName> = {
     },
     { leave: "By Quillfrost and Quilfrost." },
   ],
-  examine({ kind, text, tokens }, { lexicon }) {
+  examine({ kind, unusual }) {
     if (kind === "code") return [];
-    return tokens.flatMap(({ kind: token, from, to }) => {
-      if (token !== "word") return [];
-      const name = withoutPossessive(text.slice(from, to).replaceAll("’", "'"));
-      if (name.length < SHORTEST || !/^\p{Lu}\p{Ll}+$/u.test(name)) return [];
-      return dictionaryBits(name, lexicon) === 0 ? [{ from, to: from + name.length, name }] : [];
+    return unusual.flatMap(({ from, text, bits, count }) => {
+      const name = withoutPossessive(text.replaceAll("’", "'"));
+      if (bits !== 0 || count > 1 || name.length < SHORTEST) return [];
+      return /^\p{Lu}\p{Ll}+$/u.test(name) ? [{ from, to: from + name.length, name }] : [];
     });
   },
   judge,

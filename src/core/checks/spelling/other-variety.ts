@@ -1,11 +1,10 @@
 import { sentenceOpenings } from "../../language/analysis.ts";
 import { correctWord, likeOriginal } from "../../language/corrections.ts";
-import { dictionaryBits, isPrefix, verdictOf, withoutPossessive } from "../../language/known.ts";
-import { VARIETY_BITS } from "../../language/lexicon.ts";
-import { wordParts } from "../../language/tokens.ts";
+import { isPrefix, verdictOf, withoutPossessive } from "../../language/known.ts";
+import { ALL_VARIETIES, VARIETY_BITS } from "../../language/lexicon.ts";
+import { isBritishWord, otherWord } from "../../language/us-and-gb-words.ts";
 import { VARIETIES, type Variety } from "../../manuscript/model.ts";
 import type { Check, Fact, Finding } from "../check.ts";
-import { isBritishWord, otherWord } from "./us-and-gb-words.ts";
 
 interface VarietyWord extends Fact {
   word: string;
@@ -15,8 +14,6 @@ interface VarietyWord extends Fact {
   /** What the same thing is called on the other side. */
   twin: string | null;
 }
-
-const ALL_VARIETIES = VARIETIES.reduce((bits, variety) => bits | VARIETY_BITS[variety], 0);
 
 export const VARIETY_NAMES: Record<Variety, string> = {
   "en-US": "US",
@@ -43,28 +40,25 @@ export const otherVariety: Check<VarietyWord> = {
     { leave: "The colour of the harbour at the centre." },
   ],
   takesWords: true,
-  examine(block, { lexicon }) {
+  examine(block) {
     if (block.kind === "code") return [];
-    const openings = sentenceOpenings(block);
-    return block.tokens.flatMap((token) => {
-      if (token.kind !== "word") return [];
-      const parts = wordParts(block.text, token);
-      return parts.flatMap(({ from, to }, order) => {
-        const word = block.text.slice(from, to);
-        const bits = dictionaryBits(word, lexicon);
-        const twin = bits === ALL_VARIETIES ? otherWord(word.toLowerCase()) : null;
-        if (bits === 0 || word.length === 1 || (bits === ALL_VARIETIES && !twin)) return [];
-        if (order < parts.length - 1 && isPrefix(word)) return [];
-        // Inside a sentence a capital makes it part of a name: the Theater Guild.
-        const name = /^\p{Lu}\p{Ll}/u.test(word) && !openings.has(token.from);
-        if (name && block.kind !== "heading") return [];
-        const inCode = block.spans.some(
-          (span) => span.kind === "code" && from >= span.from && to <= span.to,
-        );
-        const key = withoutPossessive(word.replaceAll("’", "'")).toLowerCase();
-        return inCode ? [] : [{ from, to, word, key, bits, twin }];
-      });
-    });
+    const facts: VarietyWord[] = [];
+    let openings: Set<number> | null = null;
+    for (const { from, to, text: word, bits, token, order, count } of block.unusual) {
+      const twin = bits === ALL_VARIETIES ? otherWord(word.toLowerCase()) : null;
+      if (bits === 0 || word.length === 1 || (bits === ALL_VARIETIES && !twin)) continue;
+      if (order < count - 1 && isPrefix(word)) continue;
+      // Inside a sentence a capital makes it part of a name: the Theater Guild.
+      openings ??= sentenceOpenings(block);
+      const inside = !openings.has(block.tokens[token]?.from ?? -1);
+      if (inside && block.kind !== "heading" && /^\p{Lu}\p{Ll}/u.test(word)) continue;
+      if (block.spans.some((span) => span.kind === "code" && from >= span.from && to <= span.to)) {
+        continue;
+      }
+      const key = withoutPossessive(word.replaceAll("’", "'")).toLowerCase();
+      facts.push({ from, to, word, key, bits, twin });
+    }
+    return facts;
   },
   judge(facts, { variety, words }) {
     return facts.flatMap(({ block, fact }): Finding[] => {

@@ -3,7 +3,6 @@ import {
   strayCapitals,
   withoutStrayCapitals,
 } from "../../language/stray-capitals.ts";
-import { wordParts } from "../../language/tokens.ts";
 import type { Check, Example, Fact } from "../check.ts";
 
 interface StrayCapital extends Fact {
@@ -27,18 +26,13 @@ function strayCapitalsCheck(
     examples,
     examine(block, { lexicon }) {
       if (block.kind === "code") return [];
-      return block.tokens.flatMap((token) =>
-        token.kind !== "word"
-          ? []
-          : wordParts(block.text, token).flatMap(({ from, to }) => {
-              const word = block.text.slice(from, to);
-              if (strayCapitals(word, lexicon) !== wrong) return [];
-              const inCode = block.spans.some(
-                (span) => span.kind === "code" && from >= span.from && to <= span.to,
-              );
-              return inCode ? [] : [{ from, to, word }];
-            }),
-      );
+      return block.unusual.flatMap(({ from, to, text }) => {
+        if (strayCapitals(text, lexicon) !== wrong) return [];
+        const inCode = block.spans.some(
+          (span) => span.kind === "code" && from >= span.from && to <= span.to,
+        );
+        return inCode ? [] : [{ from, to, word: text }];
+      });
     },
     judge: (facts, { words }) =>
       facts

@@ -1,15 +1,15 @@
 import { type AnalysedBlock, type Language, sentenceOpenings } from "../../language/analysis.ts";
 import { brokenWordAt } from "../../language/broken-word.ts";
 import { correctWord } from "../../language/corrections.ts";
+import { isDayOrMonth } from "../../language/days-and-months.ts";
 import { channelCost } from "../../language/edit-cost.ts";
 import { dictionaryBits, isPrefix, withoutPossessive } from "../../language/known.ts";
 import { splitSentences } from "../../language/sentences.ts";
 import { strayCapitals } from "../../language/stray-capitals.ts";
 import { surroundingsOf } from "../../language/surroundings.ts";
-import { tokenise, wordParts } from "../../language/tokens.ts";
+import { tokenise } from "../../language/tokens.ts";
 import type { Check, Circumstances, Fact, Finding, PlacedFact, Weight } from "../check.ts";
 import { LEAVE_BITS } from "../leave.ts";
-import { isDayOrMonth } from "./day-and-month.ts";
 import { WordKinds } from "./word-kinds.ts";
 
 interface UnknownWord extends Fact {
@@ -66,36 +66,37 @@ export const unknownWord: Check<UnknownWord> = {
 };
 
 function examine(block: AnalysedBlock, language: Language): UnknownWord[] {
-  const { lexicon } = language;
   const facts: UnknownWord[] = [];
-  let kinds: WordKinds | null = null;
+  const kinds = new WordKinds(block, language);
   let openings: Set<number> | null = null;
-  for (const [index, token] of block.tokens.entries()) {
-    const code = token.kind === "identifier" || token.kind === "address";
-    if (token.kind !== "word" && !code) continue;
-    // Item codes in sheets are never questioned.
-    if (code && block.kind === "cell") continue;
-    const parts = code ? lettersIn(block.text, token.from, token.to) : wordParts(block.text, token);
-    for (const [order, { from, to }] of parts.entries()) {
-      const word = block.text.slice(from, to);
-      if (word.length === 1 || dictionaryBits(word, lexicon) !== 0) continue;
-      // Other checks speak for these.
-      if (isPartOfBroken(block, index, language) || (isPrefix(word) && block.text[to] === "-"))
-        continue;
-      if (isDayOrMonth(word) || strayCapitals(word, lexicon)) continue;
-      if (parts.length > 1 && order < parts.length - 1 && isPrefix(word)) continue;
-      openings ??= sentenceOpenings(block);
-      kinds ??= new WordKinds(block, language);
-      const codeBits = token.kind === "address" ? LEAVE_BITS.addresses : LEAVE_BITS.identifiers;
-      facts.push({
-        from,
-        to,
-        word,
-        key: keyOf(word),
-        kinds: kinds.of(index, from, word) | (code ? codeBits : 0),
-        opening: openings.has(token.from) && order === 0,
-        named: block.kind === "reference" || followsTitle(block, index),
-      });
+  const add = (from: number, to: number, word: string, index: number, bits: number) => {
+    openings ??= sentenceOpenings(block);
+    facts.push({
+      from,
+      to,
+      word,
+      key: keyOf(word),
+      kinds: kinds.of(index, from, word) | bits,
+      opening: openings.has(from),
+      named: block.kind === "reference" || followsTitle(block, index),
+    });
+  };
+  for (const { from, to, text: word, bits, token, order, count } of block.unusual) {
+    if (bits !== 0 || word.length === 1) continue;
+    const suspended = isPrefix(word) && (block.text[to] === "-" || order < count - 1);
+    if (suspended || isPartOfBroken(block, token, language)) continue;
+    // Other checks speak for these.
+    if (isDayOrMonth(word) || strayCapitals(word, language.lexicon)) continue;
+    add(from, to, word, token, 0);
+  }
+  // Item codes in sheets are never questioned.
+  if (block.kind === "cell") return facts;
+  for (const [index, { kind, from, to }] of block.tokens.entries()) {
+    if (kind !== "identifier" && kind !== "address") continue;
+    const bits = kind === "address" ? LEAVE_BITS.addresses : LEAVE_BITS.identifiers;
+    for (const run of lettersIn(block.text, from, to)) {
+      const word = block.text.slice(run.from, run.to);
+      if (dictionaryBits(word, language.lexicon) === 0) add(run.from, run.to, word, index, bits);
     }
   }
   return facts;
