@@ -47,13 +47,17 @@ try {
   await press(page, "s", "Enter");
   await settle(page);
   await shoot(page, "desk");
-  await press(page, "ArrowDown", "ArrowDown", "ArrowDown");
+  await press(page, "ArrowUp");
   await settle(page);
   await shoot(page, "occurrences");
-  await press(page, "ArrowUp", "ArrowUp", "ArrowUp", "Shift+Enter", "s", "Enter", "Shift+S");
+  await press(page, "ArrowDown", "Enter", "s", "Enter", "Shift+S");
   await page.getByRole("button", { name: "Decisions" }).click();
   await settle(page);
   await shoot(page, "decisions");
+  await press(page, "m");
+  await page.getByRole("article").getByRole("listitem").first().waitFor();
+  await settle(page);
+  await shoot(page, "word-entry");
   await page.getByRole("button", { name: "Export…" }).click();
   await settle(page);
   await shoot(page, "export");
@@ -63,6 +67,29 @@ try {
   await press(page, "ArrowDown");
   await settle(page);
   await shoot(page, "desk-dark");
+  await page.getByRole("button", { name: "Light" }).click();
+  await page.getByRole("link", { name: "Shelf", exact: true }).click();
+  await page.getByRole("link", { name: "Gauge house spares" }).first().click();
+  await settle(page);
+  await settle(page);
+  await shoot(page, "sheet");
+  await press(page, "Enter", "Enter");
+  await page.goto(`http://127.0.0.1:${port}/ledger`);
+  await page.getByRole("table").waitFor();
+  await settle(page);
+  await shoot(page, "ledger");
+  await page.goto(`http://127.0.0.1:${port}/house`);
+  for (const word of ["stilling-well", "siltation", "shoalest", "berthing-master", "campaign"]) {
+    await page.getByLabel("Word to add").fill(word);
+    await page.keyboard.press("Enter");
+  }
+  await page.getByLabel("Note on siltation").fill("of the basin; never “silting-up”");
+  await page.getByLabel("Note on stilling-well").fill("hyphen as in the requirements");
+  await page.keyboard.press("Tab");
+  await page.getByLabel("Counted in").selectOption({ index: 0 });
+  await settle(page);
+  await settle(page);
+  await shoot(page, "house-style");
   await close();
 } finally {
   await closeBrowser();

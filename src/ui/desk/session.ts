@@ -523,10 +523,10 @@ export class DeskSession {
     const { record } = this.state;
     if (!record) return;
     this.publish({ record: { ...record, ...changes } });
+    await this.keeper.guard(() => updateRecord(this.id, changes));
     await this.configure();
     // The mark under decision may be one that is made no more.
     if (this.state.subject?.kind === "mark" && this.openIndex() < 0) this.next();
-    await this.keeper.guard(() => updateRecord(this.id, changes));
   }
 
   private settings(): CheckSettings {

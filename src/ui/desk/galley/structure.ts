@@ -133,6 +133,8 @@ const WIDEST = 34;
 
 /** Letters of a column's longest word that its least width holds. */
 const LONGEST_WORD = 12;
+/** A letter of the sheet’s type, on the wide side. */
+const LETTER_PX = 8.6;
 
 /** Columns of a sheet as wide, in proportion, as what most of their cells hold. */
 function columnWidths({ text, blocks }: Laid): Extension {
@@ -151,7 +153,7 @@ function columnWidths({ text, blocks }: Laid): Extension {
     const own = (lengths[column] ?? []).toSorted((a, b) => a - b);
     const most = own[Math.floor(own.length * 0.9)] ?? 0;
     const least = Math.min(LONGEST_WORD, longest[column] ?? 0);
-    return `minmax(calc(${least}ch + 17px), ${Math.max(NARROWEST, Math.min(WIDEST, most))}fr)`;
+    return `minmax(${Math.round(least * LETTER_PX) + 17}px, ${Math.max(NARROWEST, Math.min(WIDEST, most))}fr)`;
   });
   return EditorView.theme({
     ".cm-line.dr-sheet-row, .dr-sheet-letters": { gridTemplateColumns: widths.join(" 0 ") },
