@@ -4,11 +4,13 @@ import { benchFalseAlarms } from "./false-alarms.ts";
 import { benchKills } from "./kills.ts";
 import { benchLanguage } from "./language.ts";
 import { benchManuals } from "./manuals.ts";
+import { benchPipeline } from "./pipeline.ts";
 import { benchQuality } from "./quality.ts";
 
-/** `npm run bench`, or one part of it by name: core, language, quality, alarms, browser, kills. */
+/** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, browser, kills. */
 const parts: Record<string, () => unknown> = {
   core: benchCore,
+  pipeline: benchPipeline,
   language: benchLanguage,
   quality: benchQuality,
   alarms: () => {
