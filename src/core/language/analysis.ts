@@ -1,6 +1,5 @@
 import type { BlockKind, Span } from "../manuscript/model.ts";
-import { mayBeMonth } from "./days-and-months.ts";
-import { dictionaryBits, withoutPossessive } from "./known.ts";
+import { wordBits } from "./known.ts";
 import type { IrregularForms } from "./lemmas.ts";
 import { ALL_VARIETIES, type Lexicon } from "./lexicon.ts";
 import type { Rewrites } from "./rewrites.ts";
@@ -9,7 +8,6 @@ import type { Tagger } from "./tagger.ts";
 import { type Token, tokenise, type WordPart, wordParts } from "./tokens.ts";
 import type { Trigrams } from "./trigrams.ts";
 import { type Unit, unitsOf } from "./units.ts";
-import { otherWord } from "./us-and-gb-words.ts";
 
 /** One block's text, analysed once and read by every check. Offsets are in the block's text. */
 export interface AnalysedBlock {
@@ -70,9 +68,9 @@ function unusualParts(text: string, tokens: readonly Token[], lexicon: Lexicon):
   const unusual: AnalysedPart[] = [];
   const look = (from: number, to: number, token: number, order: number, count: number) => {
     const word = text.slice(from, to);
-    const bits = dictionaryBits(word, lexicon);
-    if (bits === ALL_VARIETIES && !isAskedAbout(word)) return;
-    unusual.push({ from, to, text: word, bits, token, order, count });
+    const bits = wordBits(word, lexicon);
+    if (bits === ALL_VARIETIES) return;
+    unusual.push({ from, to, text: word, bits: bits & ALL_VARIETIES, token, order, count });
   };
   for (const [index, token] of tokens.entries()) {
     if (token.kind !== "word") continue;
@@ -94,20 +92,6 @@ function hasHyphen(text: string, { from, to }: Token): boolean {
     if (code === 45 || code === 0x2010 || code === 0x2011) return true;
   }
   return false;
-}
-
-const askedAbout = new Map<string, boolean>();
-const MAX_REMEMBERED = 50_000;
-
-/** Whether a word that every dictionary has may still be a month or a word of one variety. */
-function isAskedAbout(word: string): boolean {
-  const known = askedAbout.get(word);
-  if (known !== undefined) return known;
-  if (askedAbout.size >= MAX_REMEMBERED) askedAbout.clear();
-  const lower = withoutPossessive(word.toLowerCase());
-  const asked = mayBeMonth(lower) || otherWord(lower) !== null;
-  askedAbout.set(word, asked);
-  return asked;
 }
 
 /** Where the words begin that open a sentence, whose capital is due to their place. */

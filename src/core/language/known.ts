@@ -1,7 +1,9 @@
 import type { Variety } from "../manuscript/model.ts";
 import type { Language } from "./analysis.ts";
+import { mayBeMonth } from "./days-and-months.ts";
 import { type IrregularForms, lemmasOf, regularForms } from "./lemmas.ts";
-import { ADJECTIVE, type Lexicon, VARIETY_BITS } from "./lexicon.ts";
+import { ADJECTIVE, ALL_VARIETIES, type Lexicon, VARIETY_BITS } from "./lexicon.ts";
+import { otherWord } from "./us-and-gb-words.ts";
 
 /** What the dictionaries say about a word. */
 export type Verdict = "known" | "other-variety" | "unknown";
@@ -16,14 +18,23 @@ const PREFIXES = new Set(
 /** Last parts that any noun takes: tide-like, gull-less, seawards. */
 const SUFFIXES = ["like", "less", "wise", "ward", "wards", "fold", "proof", "ness", "ship", "free"];
 
+/** Beside the variety bits of a word: a check asks about it, though every dictionary has it. */
+export const ASKED_ABOUT = 32;
+
 /** Bits of the varieties whose dictionaries have a word, possessive or not, by `VARIETY_BITS`. */
 export function dictionaryBits(written: string, lexicon: Lexicon): number {
+  return wordBits(written, lexicon) & ALL_VARIETIES;
+}
+
+/** The variety bits of a word, and ASKED_ABOUT for a month or a word of one side of the ocean. */
+export function wordBits(written: string, lexicon: Lexicon): number {
   return lexicon.remember(written, () => {
     const word = written.replaceAll("\u00ad", "").replaceAll("’", "'").normalize("NFC");
     const base = withoutPossessive(word);
     let bits = lexicon.varietiesInText(word);
     if (base !== word) bits |= lexicon.varietiesInText(base);
-    return bits;
+    const lower = base.toLowerCase();
+    return mayBeMonth(lower) || otherWord(lower) !== null ? bits | ASKED_ABOUT : bits;
   });
 }
 

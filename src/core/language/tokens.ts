@@ -54,6 +54,7 @@ function isLetter(code: number): boolean {
 
 /** Punctuation that, in a stretch of plain letters, cannot be part of an address or identifier. */
 const PLAIN_PUNCTUATION = new Set([..."\"'(),;!?[]{}‘’“”–—…"].map((one) => one.charCodeAt(0)));
+const JOINING = new Set([..."'’-\u2010\u2011"].map((one) => one.charCodeAt(0)));
 const FULL_STOP = 46;
 const COLON = 58;
 
@@ -65,7 +66,13 @@ function scanPlain(text: string, from: number, to: number, tokens: Token[]): boo
   let start = from;
   while (start < to && PLAIN_PUNCTUATION.has(text.charCodeAt(start))) start++;
   let end = start;
-  while (end < to && isLetter(text.charCodeAt(end))) end++;
+  while (end < to && isLetter(text.charCodeAt(end))) {
+    end++;
+    // An apostrophe or a hyphen between letters belongs to the word.
+    if (JOINING.has(text.charCodeAt(end)) && end + 1 < to && isLetter(text.charCodeAt(end + 1))) {
+      end++;
+    }
+  }
   if (end === start) return false;
   let after = end;
   while (after < to) {

@@ -48,6 +48,7 @@ export function Slip({ state, session, commands, asking }: SlipProps) {
           >
             <Key>{String(index + 1)}</Key>
             <span className="font-book text-base">{choice.label}</span>
+            {choice.note ? <span className="text-xs text-soft">{choice.note}</span> : null}
           </button>
         ))}
       </div>

@@ -19,8 +19,9 @@ export async function choicesFor(
   if (subject.kind === "mark") {
     const { mark, from } = subject.place;
     const [choices = []] = await worker.choices([mark]);
-    return choices.map(({ label, edits }) => ({
+    return choices.map(({ label, edits, note }) => ({
       label,
+      note,
       edits: moveEdits(edits, from - mark.from),
     }));
   }

@@ -22,6 +22,8 @@ export type Subject =
 export interface PlacedChoice {
   label: string;
   edits: Edit[];
+  /** What speaks for it. */
+  note?: string | undefined;
 }
 
 /** How far the latest change is from being safe. */

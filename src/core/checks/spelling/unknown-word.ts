@@ -56,12 +56,18 @@ export const unknownWord: Check<UnknownWord> = {
   judge,
   choose(text, finding, { language, variety, vocabulary, soundRules }) {
     const word = text.slice(finding.from, finding.to);
-    const sources = { ...language, variety, vocabulary: vocabulary(), soundRules };
+    const own = vocabulary();
+    const sources = { ...language, variety, vocabulary: own, soundRules };
     const around = surroundingsOf(text, tokenise(text), splitSentences(text), finding);
-    return correctWord(word, sources, CHOICES, around).map((correction) => ({
-      label: correction,
-      edits: [{ from: finding.from, to: finding.to, insert: correction }],
-    }));
+    return correctWord(word, sources, CHOICES, around).map((correction) => {
+      const elsewhere = own.count(correction.toLowerCase());
+      return {
+        label: correction,
+        edits: [{ from: finding.from, to: finding.to, insert: correction }],
+        // Wrong in one place and right in others: that settles which is meant.
+        ...(elsewhere > 0 ? { note: `in this document ${times(elsewhere)}` } : {}),
+      };
+    });
   },
 };
 
@@ -212,14 +218,13 @@ function concluded(
       weight: "settle",
     };
   }
-  const elsewhere = near ? circumstances.vocabulary().count(near.word.toLowerCase()) : 0;
+  const recurs = use.all >= TERM_RECURS;
   const plain = near && near.frequency >= COMMON_FREQUENCY && fact.key.length >= PLAIN_LENGTH;
-  if (!near || (use.all >= TERM_RECURS && use.all > elsewhere && !plain)) {
+  if (!near || (recurs && !plain && use.all > circumstances.occurrences(near.word))) {
     const term = often && " If it is a term, put it on a word list.";
     return { reason: `${unknown}${often}.${term}`, weight: "settle" };
   }
-  const right = elsewhere > 0 ? ` The document has “${near.word}” ${times(elsewhere)}.` : "";
-  return { reason: `${unknown}.${right}`, weight: "fix" };
+  return { reason: `${unknown}${often}.`, weight: "fix" };
 }
 
 function times(count: number): string {
