@@ -75,14 +75,14 @@ function examine(block: AnalysedBlock, language: Language): UnknownWord[] {
   const facts: UnknownWord[] = [];
   const kinds = new WordKinds(block, language);
   let openings: Set<number> | null = null;
-  const add = (from: number, to: number, word: string, index: number, bits: number) => {
+  const add = (from: number, to: number, word: string, index: number, own: number) => {
     openings ??= sentenceOpenings(block);
     facts.push({
       from,
       to,
       word,
       key: keyOf(word),
-      kinds: kinds.of(index, from, word) | bits,
+      kinds: own,
       opening: openings.has(from),
       named: block.kind === "reference" || followsTitle(block, index),
     });
@@ -93,7 +93,7 @@ function examine(block: AnalysedBlock, language: Language): UnknownWord[] {
     if (suspended || isPartOfBroken(block, token, language)) continue;
     // Other checks speak for these.
     if (isDayOrMonth(word) || strayCapitals(word, language.lexicon)) continue;
-    add(from, to, word, token, 0);
+    add(from, to, word, token, kinds.of(token, from, word));
   }
   // Item codes in sheets are never questioned.
   if (block.kind === "cell") return facts;
@@ -102,7 +102,8 @@ function examine(block: AnalysedBlock, language: Language): UnknownWord[] {
     const bits = kind === "address" ? LEAVE_BITS.addresses : LEAVE_BITS.identifiers;
     for (const run of lettersIn(block.text, from, to)) {
       const word = block.text.slice(run.from, run.to);
-      if (dictionaryBits(word, language.lexicon) === 0) add(run.from, run.to, word, index, bits);
+      if (dictionaryBits(word, language.lexicon) !== 0) continue;
+      add(run.from, run.to, word, index, kinds.around(run.from) | bits);
     }
   }
   return facts;

@@ -38,12 +38,7 @@ export class WordKinds {
 
   /** Kinds of a part of the token at `index`; `word` is the part as written. */
   of(index: number, from: number, word: string): number {
-    const { block } = this;
-    let bits = block.kind === "code" ? LEAVE_BITS.code : 0;
-    if (block.kind === "quote") bits |= LEAVE_BITS.quoted;
-    for (const stretch of this.stretchesOfBlock()) {
-      if (from >= stretch.from && from < stretch.to) bits |= stretch.bits;
-    }
+    let bits = this.around(from);
     const base = withoutPossessive(word);
     const lower = base.toLowerCase();
     if (LATIN_PHRASES.has(lower)) bits |= LEAVE_BITS.foreign;
@@ -64,6 +59,16 @@ export class WordKinds {
     if (this.isCutShort(index)) bits |= LEAVE_BITS.abbreviations;
     if (this.isBinomial(index, base)) bits |= LEAVE_BITS.binomials;
     if (isDerived(lower, this.language)) bits |= LEAVE_BITS.derived;
+    return bits;
+  }
+
+  /** What the place says of any word in it: code, a quotation, a foreign phrase. */
+  around(from: number): number {
+    let bits = this.block.kind === "code" ? LEAVE_BITS.code : 0;
+    if (this.block.kind === "quote") bits |= LEAVE_BITS.quoted;
+    for (const stretch of this.stretchesOfBlock()) {
+      if (from >= stretch.from && from < stretch.to) bits |= stretch.bits;
+    }
     return bits;
   }
 
