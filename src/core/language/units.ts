@@ -20,22 +20,21 @@ export function unitsOf(text: string, tokens: readonly Token[]): Unit[] {
   for (let index = 0; index < tokens.length; index++) {
     const token = tokens[index];
     if (!token) break;
-    const { from } = token;
-    let { to } = token;
-    if (token.kind === "word") {
-      const merged = withFullStops(text, tokens, index);
-      if (merged > index) {
-        index = merged;
-        to = tokens[merged]?.to ?? to;
-      } else {
-        const cut = cliticLength(text, from, to);
-        if (cut > 0) {
-          units.push({ from, to: to - cut }, { from: to - cut, to });
-          continue;
-        }
-      }
+    if (token.kind !== "word") {
+      units.push(token);
+      continue;
     }
-    units.push({ from, to });
+    const { from, to } = token;
+    const merged = withFullStops(text, tokens, index);
+    if (merged > index) {
+      index = merged;
+      units.push({ from, to: tokens[merged]?.to ?? to });
+      continue;
+    }
+    const cut = cliticLength(text, from, to);
+    if (cut > 0) units.push({ from, to: to - cut }, { from: to - cut, to });
+    // Most tokens are a unit as they are.
+    else units.push(token);
   }
   return units;
 }
@@ -66,13 +65,17 @@ function isAbbreviation(word: string): boolean {
 function cliticLength(text: string, from: number, to: number): number {
   const length = to - from;
   if (length < 3) return 0;
-  for (const size of [2, 3]) {
-    const code = text.charCodeAt(to - size);
-    if (size >= length || (code !== APOSTROPHE && code !== TYPOGRAPHIC_APOSTROPHE)) continue;
-    const ending = text.slice(to - size + 1, to).toLowerCase();
-    if (size === 3) return ending === "ll" || ending === "re" || ending === "ve" ? 3 : 0;
+  if (isApostrophe(text.charCodeAt(to - 2))) {
+    const ending = text[to - 1]?.toLowerCase() ?? "";
     if (ending === "t") return text[to - 3]?.toLowerCase() === "n" && length > 3 ? 3 : 0;
     return ending === "s" || ending === "d" || ending === "m" ? 2 : 0;
   }
+  if (length > 3 && isApostrophe(text.charCodeAt(to - 3))) {
+    return /^(?:ll|re|ve)$/i.test(text.slice(to - 2, to)) ? 3 : 0;
+  }
   return length === 6 && text.slice(from, to).toLowerCase() === "cannot" ? 3 : 0;
+}
+
+function isApostrophe(code: number): boolean {
+  return code === APOSTROPHE || code === TYPOGRAPHIC_APOSTROPHE;
 }
