@@ -30,6 +30,8 @@ const CHOICES = 5;
 const NAME_RECURS = 2;
 /** A lower-case unknown word used this often, and near no other word, is taken for a term. */
 const TERM_RECURS = 3;
+/** Used so often it is hardly a slip of the fingers, unless a very common word is near. */
+const MEANT_TWICE = 2;
 
 /** A word that no dictionary has. */
 export const unknownWord: Check<UnknownWord> = {
@@ -219,7 +221,7 @@ function concluded(
       weight: "settle",
     };
   }
-  const recurs = use.all >= TERM_RECURS;
+  const recurs = use.all >= MEANT_TWICE;
   const plain = near && near.frequency >= COMMON_FREQUENCY && fact.key.length >= PLAIN_LENGTH;
   if (!near || (recurs && !plain && use.all > circumstances.occurrences(near.word))) {
     const term = often && " If it is a term, put it on a word list.";
@@ -256,6 +258,8 @@ const NEAR_SHORT_FREQUENCY = 13;
 const COMMON_FREQUENCY = 8;
 const PLAIN_LENGTH = 6;
 const NEAR_COST = 1.5;
+/** Of three letters only two swapped are surely a slip. */
+const SHORTEST_COST = 0.6;
 
 /** The common word that an unknown one is probably a slip for; null when none is near. */
 function closest(
@@ -274,11 +278,11 @@ function closest(
         ? 0
         : NEAR_FREQUENCY;
   let best: NearWord | null = null;
-  let least = NEAR_COST;
+  let least = key.length === SHORTEST_WORD ? SHORTEST_COST : NEAR_COST;
   const distance = key.length >= LONG_WORD ? 2 : 1;
   for (const { word, frequency } of language.lexicon.near(key, distance, variety, "common", 1)) {
     if (lowerCase && word !== word.toLowerCase()) continue;
-    if (frequency < needed) continue;
+    if (frequency < needed || isFormOf(key, word)) continue;
     const cost = channelCost(key, word.toLowerCase(), language.rewrites) - 0.02 * frequency;
     if (cost >= least) continue;
     least = cost;
@@ -288,6 +292,14 @@ function closest(
   answered.set(question, best);
   return best;
 }
+
+/** "equilibriums" is not a slip for "equilibrium". */
+function isFormOf(key: string, word: string): boolean {
+  return (
+    key.length >= FORM_LENGTH && /^(?:e?s|ly)$/.test(key.slice(word.length)) && key.startsWith(word)
+  );
+}
+const FORM_LENGTH = 10;
 
 /** Judging runs after every edit and asks about the same words each time. */
 const answered = new Map<string, NearWord | null>();
