@@ -257,7 +257,7 @@ const NEAR_SHORT_FREQUENCY = 13;
 /** So common a word is meant even by a slip made again and again, unless the slip is short. */
 const COMMON_FREQUENCY = 8;
 const PLAIN_LENGTH = 6;
-const NEAR_COST = 1.5;
+const NEAR_COST = 1.2;
 /** Of three letters only two swapped are surely a slip. */
 const SHORTEST_COST = 0.6;
 
