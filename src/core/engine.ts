@@ -198,7 +198,6 @@ export class Engine {
       language: this.language,
       leave: leftAlone(kind, leave ?? {}),
       vocabulary: () => this.vocabularyNow(),
-      occurrences: (word) => countWord(this.texts, word),
       soundRules: soundRules ?? [],
     };
   }
@@ -276,13 +275,6 @@ export class Engine {
     const oldest = [...this.cache.keys()].slice(0, excess);
     for (const key of oldest) this.cache.delete(key);
   }
-}
-
-function countWord(texts: readonly string[], word: string): number {
-  const pattern = new RegExp(`(?<![\\p{L}\\p{N}])${word}(?![\\p{L}\\p{N}])`, "giu");
-  let count = 0;
-  for (const text of texts) count += text.match(pattern)?.length ?? 0;
-  return count;
 }
 
 function lowerCase(words: readonly string[]): ReadonlySet<string> {

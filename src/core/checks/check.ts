@@ -54,8 +54,6 @@ export interface Circumstances {
   leave: number;
   /** The document's own words and those of the word lists. */
   vocabulary: () => Vocabulary;
-  /** How often a word stands in the document, in any capitals. */
-  occurrences: (word: string) => number;
   soundRules: readonly SoundRule[];
 }
 

@@ -223,7 +223,8 @@ function concluded(
   }
   const recurs = use.all >= MEANT_TWICE;
   const plain = near && near.frequency >= COMMON_FREQUENCY && fact.key.length >= PLAIN_LENGTH;
-  if (!near || (recurs && !plain && use.all > circumstances.occurrences(near.word))) {
+  const right = (word: string) => circumstances.vocabulary().count(word.toLowerCase());
+  if (!near || (recurs && !plain && use.all > right(near.word))) {
     const term = often && " If it is a term, put it on a word list.";
     return { reason: `${unknown}${often}.${term}`, weight: "settle" };
   }
