@@ -86,7 +86,7 @@ export const LEAVE_KINDS: readonly LeaveKind[] = [
   {
     id: "derived",
     title: "Words built from known words",
-    note: "retideable is not; unmoored, pierless, harbourwards are",
+    note: "unmoored, lanternless, harbourwards",
     offFor: [],
   },
   {
