@@ -222,9 +222,8 @@ function concluded(
     };
   }
   const recurs = use.all >= MEANT_TWICE;
-  const plain = near && near.frequency >= COMMON_FREQUENCY && fact.key.length >= PLAIN_LENGTH;
-  const right = (word: string) => circumstances.vocabulary().count(word.toLowerCase());
-  if (!near || (recurs && !plain && use.all > right(near.word))) {
+  const common = fact.key.length < PLAIN_LENGTH ? EVERYDAY_FREQUENCY : COMMON_FREQUENCY;
+  if (!near || (recurs && near.frequency < common)) {
     const term = often && " If it is a term, put it on a word list.";
     return { reason: `${unknown}${often}.${term}`, weight: "settle" };
   }
@@ -255,8 +254,9 @@ const LONGEST_WORD = 11;
 /** log2 of how often, in 50 million words, a word near it must occur for an unknown word to be a slip. */
 const NEAR_FREQUENCY = 6;
 const NEAR_SHORT_FREQUENCY = 13;
-/** So common a word is meant even by a slip made again and again, unless the slip is short. */
+/** So common a word is meant even by a slip made again; by a short one only an everyday word. */
 const COMMON_FREQUENCY = 8;
+const EVERYDAY_FREQUENCY = 15;
 const PLAIN_LENGTH = 6;
 const NEAR_COST = 1.2;
 /** Of three letters only two swapped are surely a slip. */
