@@ -1,4 +1,6 @@
-import { LINE_SEPARATOR } from "../manuscript/model.ts";
+import { moveEdits } from "../manuscript/edits.ts";
+import { blockIndexAt } from "../manuscript/layout.ts";
+import { type Block, type Edit, LINE_SEPARATOR } from "../manuscript/model.ts";
 import type { RawBlock } from "./assemble.ts";
 
 /** What the readers of sheets share. */
@@ -57,4 +59,34 @@ export function isNumeric(text: string): boolean {
  */
 export function guardFormula(text: string): string {
   return /^[=+\-@\t\r]/.test(text) && !isNumeric(text) ? `'${text}` : text;
+}
+
+/** An edit that cannot be made, with the reason as a sentence. */
+export interface Refusal {
+  edit: Edit;
+  reason: string;
+}
+
+/**
+ * Edits by the number of the cell they change, their offsets in the cell's text, and those that no
+ * cell takes. `whyNot` gives a format's own reason against an edit, or null.
+ */
+export function editsByCell(
+  blocks: readonly Block[],
+  edits: readonly Edit[],
+  whyNot: (edit: Edit) => string | null,
+): { byCell: Map<number, Edit[]>; refused: Refusal[] } {
+  const byCell = new Map<number, Edit[]>();
+  const refused: Refusal[] = [];
+  for (const edit of edits) {
+    const index = blockIndexAt(blocks, edit.from);
+    const block = blocks[index];
+    const reason =
+      !block || edit.to > block.to
+        ? "This change runs over the end of a cell."
+        : (block.fixed ?? whyNot(edit));
+    if (!block || reason) refused.push({ edit, reason: reason ?? "" });
+    else byCell.set(index, [...(byCell.get(index) ?? []), ...moveEdits([edit], -block.from)]);
+  }
+  return { byCell, refused };
 }

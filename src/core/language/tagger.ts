@@ -1,4 +1,4 @@
-import { TAGS, type Tag } from "./tags.ts";
+import { TAGS } from "./tags.ts";
 import type { Unit } from "./units.ts";
 
 /**
@@ -298,13 +298,6 @@ export class Tagger {
       last = best;
     }
     return tags;
-  }
-
-  /** The tags a word is known to have, likeliest first; empty for a word the model never saw. */
-  tagsOf(word: string): Tag[] {
-    const packed = this.classes.get(word) ?? -1;
-    if (packed < 0) return [];
-    return [packed >> 7, (packed >> 1) & 63].flatMap((tag) => TAGS[tag] ?? []);
   }
 
   private describe(written: string): TaggedWord {

@@ -1,3 +1,4 @@
+import type { ReactNode } from "react";
 import { CHECKS } from "../../core/checks/index.ts";
 import { LEAVE_BITS, LEAVE_KINDS, leftAlone } from "../../core/checks/leave.ts";
 import { SUBJECTS } from "../../core/house/subjects.ts";
@@ -34,29 +35,23 @@ export function PassRail({
         <ul className="mt-2 space-y-2">
           {CHECKS.map((check) => (
             <li key={check.id}>
-              <label className="flex items-start gap-2">
-                <input
-                  type="checkbox"
-                  className="mt-0.5 accent-ink"
-                  checked={!state.record?.off.includes(check.id)}
-                  onChange={(event) => void session.switchCheck(check.id, event.target.checked)}
-                />
-                <span>
-                  {check.title} <span className="font-semibold text-pen">{check.code}</span>
-                </span>
-              </label>
+              <Switch
+                on={!state.record?.off.includes(check.id)}
+                onSwitch={(on) => void session.switchCheck(check.id, on)}
+                title={
+                  <>
+                    {check.title} <span className="font-semibold text-pen">{check.code}</span>
+                  </>
+                }
+              />
             </li>
           ))}
           <li className="border-t border-rule pt-2">
-            <label className="flex items-start gap-2">
-              <input
-                type="checkbox"
-                className="mt-0.5 accent-ink"
-                checked={state.whileTyping}
-                onChange={(event) => void session.setWhileTyping(event.target.checked)}
-              />
-              <span>Check while typing</span>
-            </label>
+            <Switch
+              on={state.whileTyping}
+              onSwitch={(on) => void session.setWhileTyping(on)}
+              title="Check while typing"
+            />
           </li>
         </ul>
       </details>
@@ -76,7 +71,7 @@ interface RailProps {
 interface SwitchProps {
   on: boolean;
   onSwitch: (on: boolean) => void;
-  title: string;
+  title: ReactNode;
   note?: string;
 }
 

@@ -1,15 +1,16 @@
-import { applyEdits, moveEdits } from "../../manuscript/edits.ts";
-import { blockIndexAt } from "../../manuscript/layout.ts";
+import { applyEdits } from "../../manuscript/edits.ts";
 import { type Edit, LINE_SEPARATOR } from "../../manuscript/model.ts";
 import { assemble, type RawBlock, type ReadFile, titleFromName } from "../assemble.ts";
 import { noText } from "../problem.ts";
 import {
   cellBlock,
   columnLetters,
+  editsByCell,
   FIXED_FORMULA,
   FIXED_NUMBER,
   guardFormula,
   isNumeric,
+  type Refusal,
 } from "../sheet.ts";
 import { canEncode, decodeText, encodeText } from "../text-source.ts";
 import { type Field, guessDelimiter, parseRecords, writeField } from "./records.ts";
@@ -52,33 +53,22 @@ export function readCsv(bytes: Uint8Array, fileName: string): ReadFile {
 export function writeCsv(
   bytes: Uint8Array,
   edits: readonly Edit[],
-): { bytes: Uint8Array; refused: { edit: Edit; reason: string }[] } {
+): { bytes: Uint8Array; refused: Refusal[] } {
   if (edits.length === 0) return { bytes, refused: [] };
   const source = decodeText(bytes);
   const { raw, fields, delimiter } = layOutCsv(source.text);
   const { text, blocks } = assemble(raw);
-  const refused: { edit: Edit; reason: string }[] = [];
-  const byField = new Map<number, Edit[]>();
-  for (const edit of edits) {
-    const index = blockIndexAt(blocks, edit.from);
-    const block = blocks[index];
-    if (!block || edit.to > block.to) {
-      refused.push({ edit, reason: "This change runs over the end of a cell." });
-    } else if (block.fixed) {
-      refused.push({ edit, reason: block.fixed });
-    } else if (!canEncode(source, edit.insert)) {
-      const reason = "The file’s old encoding has no place for one of these characters.";
-      refused.push({ edit, reason });
-    } else {
-      byField.set(index, [...(byField.get(index) ?? []), edit]);
-    }
-  }
+  const { byCell, refused } = editsByCell(blocks, edits, ({ insert }) =>
+    canEncode(source, insert)
+      ? null
+      : "The file’s old encoding has no place for one of these characters.",
+  );
   const cuts: Edit[] = [];
-  for (const [index, own] of byField) {
+  for (const [index, own] of byCell) {
     const block = blocks[index];
     const field = fields[index];
     if (!block || !field) continue;
-    const changed = applyEdits(text.slice(block.from, block.to), moveEdits(own, -block.from));
+    const changed = applyEdits(text.slice(block.from, block.to), own);
     const plain = changed.replaceAll(LINE_SEPARATOR, "\n");
     // What began like a formula already is the author's own.
     const guarded = /^[=+\-@]/.test(field.text) ? plain : guardFormula(plain);

@@ -1,9 +1,15 @@
 import { moveEdits } from "../../manuscript/edits.ts";
-import { blockIndexAt } from "../../manuscript/layout.ts";
 import { type Edit, LINE_SEPARATOR } from "../../manuscript/model.ts";
 import { assemble, type RawBlock, type ReadFile, titleFromName } from "../assemble.ts";
 import { noText } from "../problem.ts";
-import { cellBlock, columnOf, FIXED_FORMULA, FIXED_NUMBER } from "../sheet.ts";
+import {
+  cellBlock,
+  columnOf,
+  editsByCell,
+  FIXED_FORMULA,
+  FIXED_NUMBER,
+  type Refusal,
+} from "../sheet.ts";
 import { escapeText } from "../xml/entities.ts";
 import { patchArchive } from "../zip/patch.ts";
 import { openWorkbook, type Run, type Sheet, type SheetCell, type Workbook } from "./workbook.ts";
@@ -55,24 +61,12 @@ export function readXlsx(bytes: Uint8Array, fileName: string): ReadFile {
 export function writeXlsx(
   bytes: Uint8Array,
   edits: readonly Edit[],
-): { bytes: Uint8Array; refused: { edit: Edit; reason: string }[] } {
+): { bytes: Uint8Array; refused: Refusal[] } {
   if (edits.length === 0) return { bytes, refused: [] };
   const workbook = openWorkbook(bytes);
   const { raw, placed } = layOut(workbook);
   const { blocks } = assemble(raw);
-  const refused: { edit: Edit; reason: string }[] = [];
-  const byCell = new Map<number, Edit[]>();
-  for (const edit of edits) {
-    const index = blockIndexAt(blocks, edit.from);
-    const block = blocks[index];
-    if (!block || edit.to > block.to) {
-      refused.push({ edit, reason: "This change runs over the end of a cell." });
-    } else if (block.fixed) {
-      refused.push({ edit, reason: block.fixed });
-    } else {
-      byCell.set(index, [...(byCell.get(index) ?? []), ...moveEdits([edit], -block.from)]);
-    }
-  }
+  const { byCell, refused } = editsByCell(blocks, edits, () => null);
   return { bytes: patchArchive(workbook.archive, changedParts(workbook, placed, byCell)), refused };
 }
 
