@@ -22,7 +22,7 @@ export async function benchCore(): Promise<void> {
   );
   report("load the dictionary", await time(9, () => new Lexicon(bytes)), 400);
   const language = loadLanguage();
-  const settings: CheckSettings = { variety: "en-GB", kind: "report", off: [], words: [] };
+  const settings: CheckSettings = { variety: "en-GB", kind: "report", appetites: {}, words: [] };
   for (const words of [3_000, 100_000]) {
     const file = await benchDocument(words);
     console.log(`\n${words} words, .docx of ${(file.length / 1000).toFixed(0)} kB`);

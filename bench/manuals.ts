@@ -7,12 +7,10 @@ const FILES = 60;
 
 export type ManualMark = PrintedMark & { context: string };
 
-/** Marks on a sample of the pages of each manual, each manual checked as one document. */
-export function manualMarks(part: "tune" | "test"): {
-  name: string;
-  words: number;
-  marks: ManualMark[];
-}[] {
+/** A sample of the pages of each manual, each manual as one text. */
+export function manualTexts(
+  part: "tune" | "test",
+): { name: string; text: string; spans: Span[] }[] {
   return MANUALS[part].flatMap((folder) => {
     const files = htmlFiles(folder);
     if (files.length === 0) return [];
@@ -27,26 +25,28 @@ export function manualMarks(part: "tune" | "test"): {
       }
       text += `${page.text}\n`;
     }
-    const options = {
-      variety: "en-US",
-      kind: "specification",
-      passes: ["spelling"],
-    } as const;
-    const { words, marks } = checkText(
-      { ...linesManuscript(text), spans },
-      loadLanguage(),
-      options,
-    );
-    return [
-      {
-        name: folder,
-        words,
-        marks: marks.map((mark) => ({
-          ...mark,
-          context: text.slice(Math.max(0, mark.from - 30), mark.to + 20),
-        })),
-      },
-    ];
+    return [{ name: folder, text, spans }];
+  });
+}
+
+/** Spelling marks on the sample of each manual. */
+export function manualMarks(part: "tune" | "test"): {
+  name: string;
+  words: number;
+  marks: ManualMark[];
+}[] {
+  return manualTexts(part).map(({ name, text, spans }) => {
+    const options = { variety: "en-US", kind: "specification", passes: ["spelling"] } as const;
+    const manuscript = { ...linesManuscript(text), spans };
+    const { words, marks } = checkText(manuscript, loadLanguage(), options);
+    return {
+      name,
+      words,
+      marks: marks.map((mark) => ({
+        ...mark,
+        context: text.slice(Math.max(0, mark.from - 30), mark.to + 20),
+      })),
+    };
   });
 }
 

@@ -29,7 +29,7 @@ export async function benchPipeline(): Promise<void> {
   const manuscript = linesManuscript(text);
   const language = loadLanguage();
   console.log(`\n${words} words of the Brown corpus`);
-  const settings = { variety: "en-US", kind: "report", off: [], words: [] } as const;
+  const settings = { variety: "en-US", kind: "report", appetites: {}, words: [] } as const;
   const ours = await time(7, () => {
     const engine = new Engine(manuscript, language, settings);
     for (const _ of engine.examineAll());

@@ -1,13 +1,14 @@
 import { benchBrowser } from "./browser.ts";
 import { benchCore } from "./core.ts";
 import { benchFalseAlarms } from "./false-alarms.ts";
+import { benchGrammar } from "./grammar.ts";
 import { benchKills } from "./kills.ts";
 import { benchLanguage } from "./language.ts";
 import { benchManuals } from "./manuals.ts";
 import { benchPipeline } from "./pipeline.ts";
 import { benchQuality } from "./quality.ts";
 
-/** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, browser, kills. */
+/** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, grammar, browser, kills. */
 const parts: Record<string, () => unknown> = {
   core: benchCore,
   pipeline: benchPipeline,
@@ -17,6 +18,7 @@ const parts: Record<string, () => unknown> = {
     benchFalseAlarms();
     benchManuals();
   },
+  grammar: benchGrammar,
   browser: benchBrowser,
   kills: benchKills,
 };

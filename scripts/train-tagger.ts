@@ -1,6 +1,7 @@
 import { readFileSync, writeFileSync } from "node:fs";
 import path from "node:path";
 import { Lexicon } from "../src/core/language/lexicon.ts";
+import { type LearnedFeature, packWeights } from "../src/core/language/sparse-weights.ts";
 import {
   describe,
   fillJoint,
@@ -259,54 +260,34 @@ function pack({ rows, weights }: ReturnType<typeof train>, classes: Map<string, 
     .map(Math.abs)
     .sort();
   const largest = sizes[Math.floor(sizes.length * 0.9995)] ?? 1;
-  const features: { key: number; tags: number[]; values: number[] }[] = [];
+  const features: LearnedFeature[] = [];
   for (const [slot, key] of rows.keys.entries()) {
     if (key === 0 || rows.touched(rows.rowOf[slot] ?? 0) < LEAST_UPDATES) continue;
     const at = (rows.rowOf[slot] ?? 0) * TAGS.length;
-    const feature = { key, tags: [] as number[], values: [] as number[] };
+    const feature: LearnedFeature = { key, classes: [], values: [] };
     for (let tag = 0; tag < TAGS.length; tag++) {
       const share = (weights[at + tag] ?? 0) / largest;
       const value = Math.max(-127, Math.min(127, Math.round(share * 127)));
       if (value === 0 || Math.abs(share) < SMALLEST_WEIGHT) continue;
-      feature.tags.push(tag);
+      feature.classes.push(tag);
       feature.values.push(value);
     }
-    if (feature.tags.length > 0) features.push(feature);
+    if (feature.classes.length > 0) features.push(feature);
   }
-  features.sort((a, b) => a.key - b.key);
-  const keys: number[] = [];
-  let previous = 0;
-  for (const { key } of features) {
-    let rest = key - previous;
-    previous = key;
-    while (rest > 127) {
-      keys.push((rest % 128) | 128);
-      rest = Math.floor(rest / 128);
-    }
-    keys.push(rest);
-  }
+  const { bytes, sizes: packed } = packWeights(features);
   const lines = [...classes].map(([word, packed]) => `${word} ${packed}`).sort();
   const text = Buffer.from(lines.join("\n"));
-  const tags = features.flatMap((feature) => feature.tags);
-  const values = features.flatMap((feature) => feature.values);
   const header = Buffer.alloc(20);
   for (const [index, value] of [
     TAGGER_MAGIC,
-    features.length,
-    keys.length,
-    tags.length,
+    packed.features,
+    packed.keyBytes,
+    packed.weights,
     text.length,
   ].entries()) {
     header.writeUInt32LE(value, index * 4);
   }
-  return Buffer.concat([
-    header,
-    Uint8Array.from(keys),
-    Uint8Array.from(features, (feature) => feature.tags.length),
-    Uint8Array.from(tags),
-    Uint8Array.from(values, (value) => value & 255),
-    text,
-  ]);
+  return Buffer.concat([header, bytes, text]);
 }
 
 const sentences = sentencesOf(training);

@@ -9,7 +9,7 @@ import { loadLanguage } from "./support/language.ts";
 import { seeded } from "./support/random.ts";
 
 const language = loadLanguage();
-const settings: CheckSettings = { variety: "en-GB", kind: "report", off: [], words: [] };
+const settings: CheckSettings = { variety: "en-GB", kind: "report", appetites: {}, words: [] };
 
 function checked(manuscript: Parameters<typeof copyLayout>[0] & { text: string }): Engine {
   const engine = new Engine(manuscript, language, settings);

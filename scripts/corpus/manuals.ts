@@ -3,10 +3,16 @@ import path from "node:path";
 import type { Span } from "../../src/core/manuscript/model.ts";
 
 /**
- * Technical manuals as Debian's documentation packages hold them, in HTML. Python's is for tuning;
- * the others are for testing.
+ * Technical manuals as Debian's documentation packages hold them, in HTML: for training, for tuning
+ * and for testing.
  */
 export const MANUALS = {
+  train: [
+    "/usr/share/doc/python3.11/html",
+    "/usr/share/doc/python-django-doc/html",
+    "/usr/share/doc/rust-doc/html/book",
+    "/usr/share/doc/rust-doc/html/reference",
+  ],
   tune: ["/usr/share/doc/python3.11/html"],
   test: [
     "/usr/share/doc/git/html",

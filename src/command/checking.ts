@@ -1,10 +1,12 @@
-import { readFileSync } from "node:fs";
+import { existsSync, readFileSync } from "node:fs";
 import path from "node:path";
 import type { Choice, Pass } from "../core/checks/check.ts";
 import { type CheckSettings, Engine, type Mark } from "../core/engine.ts";
-import type { Language } from "../core/language/analysis.ts";
+import { assembleLanguage, type Language } from "../core/language/analysis.ts";
+import { ChoiceModels } from "../core/language/choice-models.ts";
 import { IrregularForms } from "../core/language/lemmas.ts";
 import { Lexicon } from "../core/language/lexicon.ts";
+import { PHRASE_LISTS } from "../core/language/phrase-lists.ts";
 import { Rewrites } from "../core/language/rewrites.ts";
 import { Tagger } from "../core/language/tagger.ts";
 import { Trigrams } from "../core/language/trigrams.ts";
@@ -21,13 +23,18 @@ export function loadLanguage(): Language {
   const text = (name: string) => readFileSync(path.join(DATA, name), "utf8");
   if (loaded) return loaded;
   const lexicon = new Lexicon(bytes("lexicon.bin"));
-  loaded = {
+  loaded = assembleLanguage({
     lexicon,
     tagger: new Tagger(bytes("tagger.bin"), (word) => lexicon.traitsInText(word)),
     irregular: new IrregularForms(text("irregular.txt")),
     rewrites: new Rewrites(text("rewrites.txt")),
     trigrams: new Trigrams(bytes("pairs.bin"), bytes("triples.bin")),
-  };
+    choices: null,
+    phrases: new Map(PHRASE_LISTS.map((name) => [name, text(`phrases/${name}.txt`)])),
+  });
+  if (existsSync(path.join(DATA, "choices.bin"))) {
+    loaded.choices = new ChoiceModels(bytes("choices.bin"), loaded.words);
+  }
   return loaded;
 }
 
@@ -54,9 +61,9 @@ export function checkText(
   language: Language,
   options: { variety: Variety; kind: Kind; passes: readonly Pass[] },
 ): Checked {
-  const settings: CheckSettings = { ...options, off: [], words: [] };
+  const settings: CheckSettings = { ...options, appetites: {}, words: [] };
   const engine = new Engine(manuscript, language, settings);
-  for (const _done of engine.examineAll());
+  for (const _done of engine.examineAll(options.passes));
   const marks = engine
     .allMarks()
     .filter((mark) => options.passes.includes(mark.pass) && !mark.follows)

@@ -1,21 +1,28 @@
-import type {
-  Choice,
-  Circumstances,
-  Fact,
-  Finding,
-  Pass,
-  PlacedFact,
-  Weight,
+import {
+  type Appetite,
+  type Check,
+  type Choice,
+  type Circumstances,
+  type Fact,
+  type Finding,
+  type MarkFact,
+  PASSES,
+  type Pass,
+  type PlacedFact,
+  type Weight,
 } from "./checks/check.ts";
 import { CHECKS, checkById } from "./checks/index.ts";
-import { type Leave, leftAlone } from "./checks/leave.ts";
-import { analyse, type Language } from "./language/analysis.ts";
+import { appetiteFor } from "./checks/kinds.ts";
+import { LEAVE_BITS, type Leave, leftAlone } from "./checks/leave.ts";
+import { matchesOf } from "./checks/patterns/all-patterns.ts";
+import { type AnalysedBlock, analyse, type Language } from "./language/analysis.ts";
 import type { SoundRule, Vocabulary } from "./language/corrections.ts";
+import { respell } from "./language/respell.ts";
 import { DocumentVocabulary } from "./language/vocabulary.ts";
 import { applyEdits, moveEdits } from "./manuscript/edits.ts";
 import { blockIndexAt, copyLayout, shiftBlocks, shiftSpans } from "./manuscript/layout.ts";
 import type { Block, Edit, Kind, Manuscript, Span, Variety } from "./manuscript/model.ts";
-import { addCounts, type Counts, countBlock, NO_COUNTS } from "./readings/counts.ts";
+import { addCounts, type Counts, countBlock, NO_COUNTS, WORDS_A_PAGE } from "./readings/counts.ts";
 
 /** One finding at one place. Offsets are in the text of its block, so that edits elsewhere keep it. */
 export interface Mark {
@@ -39,8 +46,8 @@ export interface Mark {
 export interface CheckSettings {
   variety: Variety;
   kind: Kind;
-  /** Ids of checks that are switched off. */
-  off: readonly string[];
+  /** How much of each check is wanted, by its id, where it is not as the kind of copy has it. */
+  appetites: Readonly<Record<string, Appetite>>;
   /** Words of the word lists, any case. */
   words: readonly string[];
   /** Ids of the shipped subject lists that count, for whoever holds these to add to the words. */
@@ -53,9 +60,12 @@ export interface CheckSettings {
 /** Marks of the blocks whose marks changed, by block number. */
 export type MarkUpdate = Map<number, Mark[]>;
 
-/** What examining a block gives: the facts of each check in the order of CHECKS, and its counts. */
+/** What examining a block gives. */
 interface Examined {
-  facts: readonly (readonly Fact[])[];
+  /** The analysis, kept until every pass has read it. */
+  analysed: AnalysedBlock | null;
+  /** The facts of each check in the order of CHECKS; absent where its pass has not run. */
+  facts: (readonly Fact[] | undefined)[];
   counts: Counts;
 }
 
@@ -75,6 +85,8 @@ export class Engine {
   private examined: Examined[] = [];
   private marks: (readonly Mark[])[] = [];
   private readonly cache = new Map<string, Examined>();
+  private readonly passes = new Set<Pass>();
+  private readonly withheldMarks = new Map<string, number>();
   private words: ReadonlySet<string>;
   private vocabulary: DocumentVocabulary | null = null;
 
@@ -91,18 +103,24 @@ export class Engine {
   }
 
   /**
-   * Examines every block, a batch at a time, and yields how many are done, so that the caller can
-   * report, let others run, or stop. Marks are there once it has run to its end.
+   * Examines every block for some passes, beside those it was examined for before, a batch at a
+   * time, and yields how many are done, so that the caller can report, let others run, or stop.
+   * Marks are there once it has run to its end.
    */
-  *examineAll(): Generator<number> {
+  *examineAll(passes: readonly Pass[] = PASSES): Generator<number> {
+    for (const pass of passes) this.passes.add(pass);
     const spansByBlock = this.groupSpans();
-    this.examined = [];
     for (let index = 0; index < this.blocks.length; index++) {
       this.examined[index] = this.examine(index, spansByBlock.get(index) ?? []);
       if (index % BATCH === BATCH - 1) yield index + 1;
     }
     this.judge();
     yield this.blocks.length;
+  }
+
+  /** How many marks of each check are not shown, since a page has enough of them. */
+  withheld(): ReadonlyMap<string, number> {
+    return this.withheldMarks;
   }
 
   /** Words, sentences and characters of the whole document. */
@@ -163,14 +181,27 @@ export class Engine {
 
   /** The ways to mend a mark, worked out when asked for. Offsets in the block's text. */
   choices(mark: Pick<Mark, "rule" | "block" | "from" | "to">): Choice[] {
-    const finding: Finding = { block: mark.block, from: mark.from, to: mark.to, reason: "" };
-    const text = this.texts[mark.block] ?? "";
-    return checkById(mark.rule)?.choose(text, finding, this.circumstances()) ?? [];
+    const check = checkById(mark.rule);
+    if (check?.choose) {
+      const finding: Finding = { block: mark.block, from: mark.from, to: mark.to, reason: "" };
+      return check.choose(this.texts[mark.block] ?? "", finding, this.circumstances());
+    }
+    const order = CHECKS.findIndex(({ id }) => id === mark.rule);
+    const facts = (this.examined[mark.block]?.facts[order] ?? []) as readonly MarkFact[];
+    const fact = facts.find(({ from, to }) => from === mark.from && to === mark.to);
+    return (fact?.choices ?? []).map((choice) => this.inVariety(choice));
+  }
+
+  /** A choice as the document's variety spells it. */
+  private inVariety(choice: Choice): Choice {
+    const spell = (text: string) => respell(text, this.settings.variety, this.language.lexicon);
+    const edits = choice.edits.map((edit) => ({ ...edit, insert: spell(edit.insert) }));
+    return { ...choice, label: spell(choice.label), edits };
   }
 
   private examine(index: number, spans: Span[]): Examined {
     const block = this.blocks[index];
-    if (!block) return { facts: [], counts: NO_COUNTS };
+    if (!block) return { analysed: null, facts: [], counts: NO_COUNTS };
     const text = this.texts[index] ?? "";
     const own = spans.map((span) => ({
       ...span,
@@ -179,13 +210,31 @@ export class Engine {
     }));
     const code = own.filter((span) => span.kind === "code");
     const key = `${block.kind}\u0000${code.map(({ from, to }) => `${from}-${to}`)}\u0000${text}`;
-    const known = this.cache.get(key);
-    if (known) return known;
-    const analysed = analyse(block.kind, text, own, this.language);
-    const facts = CHECKS.map((check) => check.examine(analysed, this.language));
-    const examined = { facts, counts: countBlock(analysed) };
-    this.cache.set(key, examined);
+    let examined = this.cache.get(key);
+    if (!examined) {
+      const analysed = analyse(block.kind, text, own, this.language);
+      examined = { analysed, facts: [], counts: countBlock(analysed) };
+      this.cache.set(key, examined);
+    }
+    this.readFor(examined, () => analyse(block.kind, text, own, this.language));
     return examined;
+  }
+
+  /** Runs the checks of the passes asked for that have not read a block yet. */
+  private readFor(examined: Examined, again: () => AnalysedBlock): void {
+    const lacking = CHECKS.flatMap((check, order) =>
+      this.passes.has(check.pass) && !examined.facts[order] ? [{ check, order }] : [],
+    );
+    if (lacking.length > 0) {
+      const analysed = examined.analysed ?? again();
+      const patterned = lacking.some(({ check }) => check.patterns);
+      const matches = patterned ? matchesOf(analysed, this.language) : null;
+      for (const { check, order } of lacking) {
+        const own = matches?.[order] ?? [];
+        examined.facts[order] = check.examine(analysed, this.language, own);
+      }
+    }
+    if (this.passes.size === PASSES.length) examined.analysed = null;
   }
 
   private circumstances(): Circumstances {
@@ -215,29 +264,37 @@ export class Engine {
   private judge(): MarkUpdate {
     const circumstances = this.circumstances();
     const next: Mark[][] = this.blocks.map(() => []);
+    this.withheldMarks.clear();
+    const pages = this.pageOfBlocks();
     for (const [order, check] of CHECKS.entries()) {
-      if (this.settings.off.includes(check.id)) continue;
-      const placed: PlacedFact<Fact>[] = [];
-      for (const [block, { facts }] of this.examined.entries()) {
-        for (const fact of facts[order] ?? []) placed.push({ block, fact });
-      }
-      for (const finding of check.judge(placed, circumstances)) {
-        const text = this.texts[finding.block] ?? "";
-        next[finding.block]?.push({
+      if (!this.passes.has(check.pass)) continue;
+      const appetite = appetiteFor(check, this.settings);
+      if (appetite === "off") continue;
+      const place = (finding: Omit<Finding, "block">, block: number) => {
+        if (finding.unsure && appetite === "sure") return;
+        const text = this.texts[block] ?? "";
+        next[block]?.push({
           id: "",
           rule: check.id,
           pass: check.pass,
-          weight: finding.weight ?? check.weight,
+          weight: finding.unsure && !check.judge ? "weigh" : (finding.weight ?? check.weight),
           code: check.code,
-          block: finding.block,
+          block,
           from: finding.from,
           to: finding.to,
           text: text.slice(finding.from, finding.to),
           reason: finding.reason,
           follows: finding.follows ?? false,
-          group: finding.group ?? `${check.id}:${finding.block}:${finding.from}`,
+          group: finding.group ?? `${check.id}:${block}:${finding.from}`,
         });
-      }
+      };
+      if (check.judge) {
+        const placed: PlacedFact<Fact>[] = [];
+        for (const [block, { facts }] of this.examined.entries()) {
+          for (const fact of facts[order] ?? []) placed.push({ block, fact });
+        }
+        for (const finding of check.judge(placed, circumstances)) place(finding, finding.block);
+      } else this.placeFacts(check, order, circumstances.leave, pages, place);
     }
     const update: MarkUpdate = new Map();
     const kept: (readonly Mark[])[] = next;
@@ -251,6 +308,48 @@ export class Engine {
     }
     this.marks = kept;
     return update;
+  }
+
+  /** Places facts that are marks as they stand, as many a page as the check may have. */
+  private placeFacts(
+    { id, sparesSpeech, aPage }: Check,
+    order: number,
+    leave: number,
+    pages: Int32Array,
+    place: (fact: MarkFact, block: number) => void,
+  ): void {
+    const spares = sparesSpeech && (leave & LEAVE_BITS.speech) !== 0;
+    let page = -1;
+    let onPage = 0;
+    let withheld = 0;
+    for (const [block, { facts }] of this.examined.entries()) {
+      for (const fact of (facts[order] ?? []) as readonly MarkFact[]) {
+        if (spares && fact.quoted) continue;
+        if (aPage !== undefined) {
+          if (pages[block] !== page) {
+            page = pages[block] ?? 0;
+            onPage = 0;
+          }
+          if (++onPage > aPage) {
+            withheld++;
+            continue;
+          }
+        }
+        place(fact, block);
+      }
+    }
+    if (withheld > 0) this.withheldMarks.set(id, withheld);
+  }
+
+  /** The page each block begins on. */
+  private pageOfBlocks(): Int32Array {
+    const pages = new Int32Array(this.blocks.length);
+    let words = 0;
+    for (const [index, { counts }] of this.examined.entries()) {
+      pages[index] = Math.floor(words / WORDS_A_PAGE);
+      words += counts.words;
+    }
+    return pages;
   }
 
   private groupSpans(): Map<number, Span[]> {

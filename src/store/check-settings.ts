@@ -1,16 +1,20 @@
 import type { CheckSettings } from "../core/engine.ts";
-import { type HouseStyle, wordsFor } from "../core/house/style.ts";
+import { appetitesFor, type HouseStyle, wordsFor } from "../core/house/style.ts";
 import type { ShelfRecord } from "./shelf.ts";
 
 /** What a document is checked by: its own switches and the house style. */
 export function checkSettings(
-  { variety, kind, off, subjects, leave }: ShelfRecord,
+  { variety, kind, off, appetites, subjects, leave }: ShelfRecord,
   style: HouseStyle,
 ): CheckSettings {
   return {
     variety,
     kind,
-    off,
+    appetites: {
+      ...appetitesFor(style, kind),
+      ...Object.fromEntries(off.map((id) => [id, "off" as const])),
+      ...appetites,
+    },
     leave,
     subjects,
     words: wordsFor(style, subjects),

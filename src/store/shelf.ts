@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { APPETITES } from "../core/checks/check.ts";
 import { LEAVES } from "../core/checks/leave.ts";
 import { FORMATS, KINDS, VARIETIES } from "../core/manuscript/model.ts";
 import { dropLedgerDatabase, originalsDatabase, shelfDatabase } from "./databases.ts";
@@ -31,8 +32,10 @@ export const shelfRecordSchema = z.object({
       decided: z.number(),
     })
     .nullable(),
-  /** Checks switched off for this document. */
-  off: z.array(z.string()),
+  /** Checks switched off, as records kept it before there were appetites. */
+  off: z.array(z.string()).default([]),
+  /** How much of each check is wanted in this document, against the house and the kind of copy. */
+  appetites: z.record(z.string(), z.enum(APPETITES)).default({}),
   /** Subject lists switched on for this document, shipped and own. */
   subjects: z.array(z.string()).default([]),
   /** Kinds of unknown words left alone, or not, against the defaults. */

@@ -11,7 +11,7 @@ import syllablesUrl from "../../data/syllables.txt?url";
 import taggerUrl from "../../data/tagger.bin?url";
 import triplesUrl from "../../data/triples.bin?url";
 import { isSubject, type Subject } from "../core/house/subjects.ts";
-import type { Language } from "../core/language/analysis.ts";
+import { assembleLanguage, type Language } from "../core/language/analysis.ts";
 import { IrregularForms } from "../core/language/lemmas.ts";
 import { Lexicon } from "../core/language/lexicon.ts";
 import { Rewrites } from "../core/language/rewrites.ts";
@@ -81,13 +81,15 @@ async function fetchLanguage(): Promise<Language> {
     fetchText(rewritesUrl),
   ]);
   const lexicon = new Lexicon(words);
-  return {
+  return assembleLanguage({
     lexicon,
     tagger: new Tagger(model, (word) => lexicon.traitsInText(word)),
     irregular: new IrregularForms(irregular),
     rewrites: new Rewrites(rewrites),
     trigrams: null,
-  };
+    choices: null,
+    phrases: new Map(),
+  });
 }
 
 async function fetchTrigrams(): Promise<void> {

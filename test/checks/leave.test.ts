@@ -45,11 +45,12 @@ const CASES: Record<Leave, Case> = {
     marked: ["tyde", "highe"],
   },
   binomials: { text: "The gannet (Morusa bassanensis) nests here.", marked: ["bassanensis"] },
+  speech: { text: "“He don’t know,” she said.", marked: [] },
   roman: { text: "See part cdxlix of the log.", marked: ["cdxlix"] },
 };
 
 function marks({ text, span }: Case, leave: Partial<Record<Leave, boolean>>): string[] {
-  const settings: CheckSettings = { variety: "en-GB", kind: "brief", off: [], words: [], leave };
+  const settings: CheckSettings = { variety: "en-GB", kind: "brief", appetites: {}, words: [], leave };
   const manuscript = linesManuscript(text);
   const from = span ? text.indexOf(span.text) : 0;
   const spans: Span[] = span ? [{ kind: span.kind, from, to: from + span.text.length }] : [];
@@ -87,7 +88,7 @@ describe("what the spelling pass leaves alone", () => {
   });
 
   test("switching is seen at once, with no second look at the text", () => {
-    const settings: CheckSettings = { variety: "en-GB", kind: "report", off: [], words: [] };
+    const settings: CheckSettings = { variety: "en-GB", kind: "report", appetites: {}, words: [] };
     const engine = new Engine(linesManuscript("The GHTQO was read."), language, settings);
     for (const _ of engine.examineAll());
     assert.equal(engine.allMarks().length, 0);
@@ -100,7 +101,7 @@ describe("what the spelling pass leaves alone", () => {
     const settings: CheckSettings = {
       variety: "en-GB",
       kind: "sheet",
-      off: [],
+      appetites: {},
       words: [],
       leave: switches(false),
     };
@@ -113,7 +114,7 @@ describe("what the spelling pass leaves alone", () => {
 });
 
 describe("a term", () => {
-  const settings: CheckSettings = { variety: "en-GB", kind: "report", off: [], words: [] };
+  const settings: CheckSettings = { variety: "en-GB", kind: "report", appetites: {}, words: [] };
   const text = "The quillwick is old. A quillwick is kept. No quillwick, no tide. The quillwick.";
 
   test("that recurs is one mark, with the other places in its group", () => {

@@ -53,7 +53,7 @@ describe("unknown words", () => {
     const text = "A quillfrost and two Quillfrost’s, the quillfrosts.";
     const engine = new Engine(linesManuscript(text), language, {
       ...options,
-      off: [],
+      appetites: {},
       words: ["quillfrost"],
     });
     for (const _ of engine.examineAll());
@@ -66,13 +66,13 @@ describe("unknown words", () => {
 
 test("a check that is switched off marks nothing, and nothing else changes", () => {
   const text = "The the tide was recieved.";
-  const settings = { ...options, off: [], words: [] };
+  const settings = { ...options, appetites: {}, words: [] };
   const engine = new Engine(linesManuscript(text), language, settings);
   for (const _ of engine.examineAll());
   const all = engine.allMarks().map(({ rule }) => rule);
   assert.deepEqual(all, ["spelling/doubled-word", "spelling/unknown-word"]);
   for (const { id } of CHECKS) {
-    engine.configure({ ...settings, off: [id] });
+    engine.configure({ ...settings, appetites: { [id]: "off" } });
     assert.deepEqual(
       engine.allMarks().map(({ rule }) => rule),
       all.filter((rule) => rule !== id),

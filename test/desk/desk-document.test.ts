@@ -10,7 +10,7 @@ import { DeskDocument } from "../../src/ui/desk/desk-document.ts";
 import { loadLanguage } from "../support/language.ts";
 import { seeded } from "../support/random.ts";
 
-const settings: CheckSettings = { variety: "en-GB", kind: "report", off: [], words: [] };
+const settings: CheckSettings = { variety: "en-GB", kind: "report", appetites: {}, words: [] };
 const language = loadLanguage();
 const AT = "2031-03-12T10:42:00.000Z";
 const TEXT =

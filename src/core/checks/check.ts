@@ -1,9 +1,11 @@
 import type { AnalysedBlock, Language } from "../language/analysis.ts";
 import type { SoundRule, Vocabulary } from "../language/corrections.ts";
+import type { PhraseList } from "../language/phrase-lists.ts";
 import type { Block, Edit, Kind, Variety } from "../manuscript/model.ts";
+import type { Match } from "./patterns/matcher.ts";
 
 /** One round of reading with one purpose, in working order. */
-export const PASSES = ["spelling"] as const;
+export const PASSES = ["spelling", "grammar", "wording"] as const;
 export type Pass = (typeof PASSES)[number];
 
 /** fix: wrong by any book; settle: the house must choose; weigh: advice. */
@@ -21,6 +23,22 @@ export interface Fact {
   from: number;
   to: number;
 }
+
+/** A fact that is a mark as it stands. */
+export interface MarkFact extends Fact {
+  reason: string;
+  /** Ways to mend it, in US spelling; offsets in the block's text. */
+  choices: Choice[];
+  /** Doubtful: shown at full appetite only, and never weighed above "weigh". */
+  unsure?: boolean;
+  /** Stands between quotation marks. */
+  quoted?: boolean;
+  group?: string;
+}
+
+/** How much of a check is wanted: all, only what it is sure of, or nothing. */
+export const APPETITES = ["all", "sure", "off"] as const;
+export type Appetite = (typeof APPETITES)[number];
 
 /** A fact and the block it was found in. */
 export interface PlacedFact<F extends Fact> {
@@ -40,6 +58,8 @@ export interface Finding {
   group?: string;
   /** The group's first place stands for this one, which carries no mark of its own. */
   follows?: boolean;
+  /** Shown at full appetite only. */
+  unsure?: boolean;
 }
 
 /** What `judge` may look at beside the facts. */
@@ -63,7 +83,8 @@ export type Example = { wrong: string; right: string } | { leave: string };
 /**
  * A check: one file with its logic, its explanation and its examples, which are its tests too.
  * `examine` looks at one block and nothing else and is cached by the block's content; `judge` looks
- * at all facts together; `choose` makes the corrections when they are asked for.
+ * at all facts together; `choose` makes the corrections when they are asked for. Where a fact is a
+ * mark as it stands (`MarkFact`), both are left out.
  */
 export interface Check<F extends Fact = Fact> {
   id: string;
@@ -79,7 +100,15 @@ export interface Check<F extends Fact = Fact> {
   examples: Example[];
   /** What it marks are words that can go on a word list. */
   takesWords?: boolean;
-  examine(block: AnalysedBlock, language: Language): F[];
-  judge(facts: readonly PlacedFact<F>[], circumstances: Circumstances): Finding[];
-  choose(text: string, finding: Finding, circumstances: Circumstances): Choice[];
+  /** Lines of the pattern language (`patterns/pattern.ts`) looked for in every block. */
+  patterns?: readonly string[];
+  /** A list of such lines in data/phrases. */
+  phraseList?: PhraseList;
+  /** At most this many marks a page (`readings/counts.ts`); the others are counted. */
+  aPage?: number;
+  /** Its marks are left alone between quotation marks where the copy's speech is. */
+  sparesSpeech?: boolean;
+  examine(block: AnalysedBlock, language: Language, matches: readonly Match[]): F[];
+  judge?(facts: readonly PlacedFact<F>[], circumstances: Circumstances): Finding[];
+  choose?(text: string, finding: Finding, circumstances: Circumstances): Choice[];
 }

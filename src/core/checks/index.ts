@@ -1,4 +1,69 @@
 import type { Check, Fact } from "./check.ts";
+import { agreement, eachAgreement, thereAgreement } from "./grammar/agreement.ts";
+import { aOrAn, doubleDeterminer, missingArticle } from "./grammar/articles.ts";
+import { calendarCapital, paragraphStart, pronounI, titleCapital } from "./grammar/capitals.ts";
+import { adverbForm, comparisonWords, doubleComparison } from "./grammar/comparison.ts";
+import { confusedWords, fixedPhrase } from "./grammar/confused-words.ts";
+import {
+  extraWord,
+  missingWord,
+  reasonBecause,
+  reportedQuestion,
+  swappedWords,
+} from "./grammar/little-words.ts";
+import { doubleNegative, pairedConjunctions } from "./grammar/negation.ts";
+import { apostrophePlural, missingApostrophe, pluralOfFigures } from "./grammar/possessives.ts";
+import { requiredPreposition } from "./grammar/prepositions.ts";
+import {
+  itsOrIts,
+  pronounCase,
+  reflexive,
+  themThose,
+  whoWhich,
+  whoWhom,
+} from "./grammar/pronouns.ts";
+import {
+  clauseComma,
+  colonAfterVerb,
+  compoundHyphen,
+  dateComma,
+  finalMark,
+  introductoryComma,
+  markSlips,
+  questionMark,
+  semicolonAfterOpening,
+  subjectComma,
+  thatComma,
+  unpaired,
+} from "./grammar/punctuation.ts";
+import {
+  demonstrative,
+  fewerLess,
+  manyMuch,
+  massNoun,
+  numberNoun,
+  oneOf,
+} from "./grammar/quantities.ts";
+import {
+  adverbSplice,
+  commaSplice,
+  danglingOpening,
+  fragment,
+  parallelList,
+  tenseShift,
+} from "./grammar/sentences.ts";
+import {
+  bareInfinitive,
+  baseForPast,
+  gerundAfterPreposition,
+  gerundOrInfinitive,
+  ifWouldHave,
+  loneParticiple,
+  modalOf,
+  sinceTense,
+  usedTo,
+  verbForm,
+} from "./grammar/verb-forms.ts";
 import { dayAndMonth } from "./spelling/day-and-month.ts";
 import { doubledWord } from "./spelling/doubled-word.ts";
 import { oddName } from "./spelling/odd-name.ts";
@@ -21,6 +86,72 @@ export const CHECKS = [
   dayAndMonth,
   missingSpace,
   brokenWord,
+  agreement,
+  eachAgreement,
+  thereAgreement,
+  aOrAn,
+  doubleDeterminer,
+  missingArticle,
+  verbForm,
+  modalOf,
+  loneParticiple,
+  baseForPast,
+  bareInfinitive,
+  gerundOrInfinitive,
+  gerundAfterPreposition,
+  usedTo,
+  ifWouldHave,
+  sinceTense,
+  pronounCase,
+  reflexive,
+  whoWhom,
+  whoWhich,
+  themThose,
+  itsOrIts,
+  apostrophePlural,
+  missingApostrophe,
+  pluralOfFigures,
+  massNoun,
+  demonstrative,
+  oneOf,
+  manyMuch,
+  fewerLess,
+  numberNoun,
+  doubleComparison,
+  comparisonWords,
+  adverbForm,
+  doubleNegative,
+  pairedConjunctions,
+  missingWord,
+  swappedWords,
+  extraWord,
+  reportedQuestion,
+  reasonBecause,
+  requiredPreposition,
+  confusedWords,
+  fixedPhrase,
+  fragment,
+  commaSplice,
+  adverbSplice,
+  parallelList,
+  danglingOpening,
+  tenseShift,
+  introductoryComma,
+  subjectComma,
+  thatComma,
+  questionMark,
+  finalMark,
+  markSlips,
+  unpaired,
+  colonAfterVerb,
+  semicolonAfterOpening,
+  compoundHyphen,
+  dateComma,
+  clauseComma,
+  pronounI,
+  paragraphStart,
+  titleCapital,
+  calendarCapital,
 ] as unknown as Check<Fact>[];
 
 /** A check by its id. */

@@ -1,7 +1,7 @@
 import type { Kind } from "../manuscript/model.ts";
 
 /**
- * Kinds of unknown words that the spelling pass can leave alone. Each is a switch of the document,
+ * What the passes can leave alone: kinds of unknown words, and how people speak. Each is a switch of the document,
  * with a default by kind of copy.
  */
 export interface LeaveKind {
@@ -26,6 +26,7 @@ export const LEAVES = [
   "quoted",
   "binomials",
   "roman",
+  "speech",
 ] as const;
 export type Leave = (typeof LEAVES)[number];
 
@@ -108,6 +109,12 @@ export const LEAVE_KINDS: readonly LeaveKind[] = [
     offFor: ["brief"],
   },
   { id: "roman", title: "Roman numerals", note: "xiv, MCMXII", offFor: [] },
+  {
+    id: "speech",
+    title: "Grammar and wording of quoted speech",
+    note: "people say “it don’t matter”, and a quotation is its author’s",
+    offFor: [],
+  },
 ];
 
 /** What a document of a kind leaves alone, with the person's own switches over the defaults. */

@@ -67,6 +67,8 @@ export function merge(style: HouseStyle, imported: Imported, list: string, now: 
       lists,
       replacements: [...replacements.values()],
       soundRules,
+      appetites: { ...imported.style?.appetites, ...style.appetites },
+      kinds: { ...imported.style?.kinds, ...style.kinds },
     },
     added,
     known,

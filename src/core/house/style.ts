@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { KINDS, type Kind } from "../manuscript/model.ts";
 
 /** What a person or a house has settled for all documents: word lists, replacements, sound rules. */
 
@@ -39,19 +40,37 @@ export const soundRuleSchema = z.object({
   meant: z.string().regex(/^\p{Ll}{1,6}$/u),
 });
 
+const appetiteSchema = z.enum(["all", "sure", "off"]);
+
 export const houseStyleSchema = z.object({
   words: z.array(listedWordSchema).default([]),
   lists: z.array(ownListSchema).default([]),
   replacements: z.array(replacementSchema).default([]),
   soundRules: z.array(soundRuleSchema).default([]),
+  /** How much of a check is wanted in every document, by the check's id. */
+  appetites: z.record(z.string(), appetiteSchema).default({}),
+  /** The same for single kinds of copy. */
+  kinds: z.partialRecord(z.enum(KINDS), z.record(z.string(), appetiteSchema)).default({}),
 });
 export type HouseStyle = z.infer<typeof houseStyleSchema>;
 
-export const EMPTY_STYLE: HouseStyle = { words: [], lists: [], replacements: [], soundRules: [] };
+export const EMPTY_STYLE: HouseStyle = {
+  words: [],
+  lists: [],
+  replacements: [],
+  soundRules: [],
+  appetites: {},
+  kinds: {},
+};
 
 /** The words that count for a document: the personal and house lists, and its own subjects'. */
 export function wordsFor(style: HouseStyle, subjects: readonly string[]): string[] {
   return style.words
     .filter(({ list }) => list === PERSONAL || list === HOUSE || subjects.includes(list))
     .map(({ word }) => word);
+}
+
+/** How much of each check the house wants in a kind of copy, where it says so. */
+export function appetitesFor(style: HouseStyle, kind: Kind): HouseStyle["appetites"] {
+  return { ...style.kinds[kind], ...style.appetites };
 }

@@ -1,13 +1,17 @@
 import type { BlockKind, Span } from "../manuscript/model.ts";
+import type { ChoiceModels } from "./choice-models.ts";
 import { wordBits } from "./known.ts";
 import type { IrregularForms } from "./lemmas.ts";
 import { ALL_VARIETIES, type Lexicon } from "./lexicon.ts";
+import type { PhraseList } from "./phrase-lists.ts";
 import type { Rewrites } from "./rewrites.ts";
 import { type Sentence, splitSentences } from "./sentences.ts";
+import { type Syntax, syntaxOf } from "./syntax.ts";
 import type { Tagger } from "./tagger.ts";
 import { type Token, tokenise, type WordPart, wordParts } from "./tokens.ts";
 import type { Trigrams } from "./trigrams.ts";
 import { type Unit, unitsOf } from "./units.ts";
+import { WordTable } from "./words.ts";
 
 /** One block's text, analysed once and read by every check. Offsets are in the block's text. */
 export interface AnalysedBlock {
@@ -22,6 +26,8 @@ export interface AnalysedBlock {
   tags: Uint8Array;
   /** Spans that lie in the block, offsets in the block's text. */
   spans: Span[];
+  /** Its phrases, worked out when first asked for; null for code. */
+  syntax(): Syntax | null;
 }
 
 /** A word without hyphens, or one part of a hyphenated word. */
@@ -43,6 +49,16 @@ export interface Language {
   rewrites: Rewrites;
   /** Null until it is loaded, which nothing waits for. */
   trigrams: Trigrams | null;
+  /** Which word or form belongs in a place; null until it is loaded, and only of use with trigrams. */
+  choices: ChoiceModels | null;
+  /** The texts of the phrase lists; empty until they are loaded. */
+  phrases: ReadonlyMap<PhraseList, string>;
+  words: WordTable;
+}
+
+/** The language data with what is made from it. */
+export function assembleLanguage(parts: Omit<Language, "words">): Language {
+  return { ...parts, words: new WordTable(parts.lexicon, parts.irregular) };
 }
 
 const NO_TAGS = new Uint8Array(0);
@@ -52,16 +68,21 @@ export function analyse(
   kind: BlockKind,
   text: string,
   spans: Span[],
-  { tagger, lexicon }: Language,
+  { tagger, lexicon, words: table }: Language,
 ): AnalysedBlock {
   const tokens = tokenise(text);
   const sentences = splitSentences(text);
   const unusual = unusualParts(text, tokens, lexicon);
   const words = { kind, text, tokens, sentences, unusual, spans };
-  if (kind === "code") return { ...words, units: [], tags: NO_TAGS };
+  if (kind === "code") return { ...words, units: [], tags: NO_TAGS, syntax: () => null };
   const units = unitsOf(text, tokens);
   const tags = tagger.tag(text, units, new Set(sentences.map(({ from }) => from)));
-  return { ...words, units, tags };
+  let phrases: Syntax | null = null;
+  const syntax = () => {
+    phrases ??= syntaxOf(text, units, tags, sentences, spans, table);
+    return phrases;
+  };
+  return { ...words, units, tags, syntax };
 }
 
 function unusualParts(text: string, tokens: readonly Token[], lexicon: Lexicon): AnalysedPart[] {

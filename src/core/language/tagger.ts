@@ -1,3 +1,4 @@
+import { SparseWeights } from "./sparse-weights.ts";
 import { TAGS } from "./tags.ts";
 import type { Unit } from "./units.ts";
 
@@ -8,9 +9,7 @@ import type { Unit } from "./units.ts";
  * of them are looked up at each place.
  *
  * The model file: five little-endian 32-bit numbers (magic, feature count, bytes of keys, weight
- * count, bytes of words); the features' keys sorted, as differences in 7-bit groups, low first; one
- * byte a feature for the number of its weights; one byte a weight for its tag; one signed byte a
- * weight; then known words as UTF-8 lines "word class", sorted.
+ * count, bytes of words); the weights (`sparse-weights.ts`); then known words as UTF-8 lines "word class", sorted.
  */
 export const TAGGER_MAGIC = 0x47545244;
 
@@ -29,8 +28,7 @@ const TAG_COUNT = TAGS.length;
  */
 const CLEAR_LEAD = 500;
 const ABSENT = -1;
-const TAG_BITS = 6;
-const TAG_SPACE = 1 << TAG_BITS;
+const TAG_SPACE = 64;
 /** In place of a tag before the sentence, and of a second tag where there is none. */
 export const NO_TAG = 62;
 
@@ -175,11 +173,7 @@ export function fillJoint(
 const MAX_REMEMBERED = 40_000;
 
 export class Tagger {
-  private readonly mask: number;
-  /** For each slot the feature's key, then where its weights begin and how many they are. */
-  private readonly table: Int32Array;
-  /** Each weight with its tag: weight * 64 + tag. */
-  private readonly weights: Int16Array;
+  private readonly weights: SparseWeights;
   private readonly classes = new Map<string, number>();
   private readonly words = new Map<string, TaggedWord>();
   private readonly beforeStart = describe("<", -1, 0);
@@ -204,36 +198,10 @@ export class Tagger {
     const [features, keyBytes, weights, wordBytes] = [4, 8, 12, 16].map((at) =>
       view.getUint32(at, true),
     ) as [number, number, number, number];
-    const sizesAt = 20 + keyBytes;
-    const tagsAt = sizesAt + features;
-    if (bytes.length !== tagsAt + 2 * weights + wordBytes) throw new RangeError("damaged model");
-    this.weights = new Int16Array(weights);
-    for (let index = 0; index < weights; index++) {
-      const weight = view.getInt8(tagsAt + weights + index);
-      this.weights[index] = weight * TAG_SPACE + (bytes[tagsAt + index] ?? 0);
-    }
-    let capacity = 1;
-    while (capacity < features * 1.6) capacity *= 2;
-    this.mask = capacity - 1;
-    this.table = new Int32Array(2 * capacity);
-    let at = 20;
-    let key = 0;
-    let start = 0;
-    for (let index = 0; index < features; index++) {
-      let factor = 1;
-      let byte = 0;
-      do {
-        byte = bytes[at++] ?? 0;
-        key += (byte & 127) * factor;
-        factor *= 128;
-      } while (byte & 128);
-      const slot = this.slot(key | 0);
-      const size = bytes[sizesAt + index] ?? 0;
-      this.table[slot] = key | 0;
-      this.table[slot + 1] = start * TAG_SPACE + size;
-      start += size;
-    }
-    const lines = new TextDecoder().decode(bytes.subarray(tagsAt + 2 * weights)).split("\n");
+    this.weights = new SparseWeights(bytes.subarray(20), { features, keyBytes, weights });
+    const wordsAt = 20 + this.weights.byteLength;
+    if (bytes.length !== wordsAt + wordBytes) throw new RangeError("damaged model");
+    const lines = new TextDecoder().decode(bytes.subarray(wordsAt)).split("\n");
     for (const line of lines) {
       const space = line.indexOf(" ");
       if (space > 0) this.classes.set(line.slice(0, space), Number(line.slice(space + 1)));
@@ -288,7 +256,7 @@ export class Tagger {
           const opening = index === start ? 1 : 0;
           fillJoint(joint, word, before, next, afterNext, last, beforeLast, opening);
           for (let feature = 0; feature < JOINT_FEATURES; feature++) {
-            this.addWeights(scores, joint[feature] ?? 0);
+            this.weights.add(scores, joint[feature] ?? 0);
           }
           best = highest(scores);
         }
@@ -342,7 +310,7 @@ export class Tagger {
 
   private sum(features: readonly number[]): number {
     const scores = new Int32Array(TAG_COUNT);
-    for (const feature of features) this.addWeights(scores, feature);
+    for (const feature of features) this.weights.add(scores, feature);
     const at = this.pooled;
     this.pooled += TAG_COUNT;
     if (this.pooled > this.pool.length) {
@@ -352,26 +320,6 @@ export class Tagger {
     }
     this.pool.set(scores, at);
     return at;
-  }
-
-  private addWeights(scores: Int32Array, feature: number): void {
-    const slot = this.slot(feature || 1);
-    if (this.table[slot] === 0) return;
-    const place = this.table[slot + 1] ?? 0;
-    const from = place >> TAG_BITS;
-    const to = from + (place & (TAG_SPACE - 1));
-    for (let at = from; at < to; at++) {
-      const packed = this.weights[at] ?? 0;
-      const tag = packed & (TAG_SPACE - 1);
-      scores[tag] = (scores[tag] ?? 0) + (packed >> TAG_BITS);
-    }
-  }
-
-  private slot(key: number): number {
-    const { table, mask } = this;
-    let slot = (Math.imul(key, 0x9e3779b1) >>> 7) & mask;
-    while (table[2 * slot] !== 0 && table[2 * slot] !== key) slot = (slot + 1) & mask;
-    return 2 * slot;
   }
 }
 

@@ -532,7 +532,7 @@ export class DeskSession {
   private settings(): CheckSettings {
     const { record, style } = this.state;
     if (record) return checkSettings(record, style);
-    return { variety: "en-US", kind: "report", off: [], words: [] };
+    return { variety: "en-US", kind: "report", appetites: {}, words: [] };
   }
 
   private async check(): Promise<void> {

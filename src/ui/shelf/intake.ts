@@ -38,6 +38,7 @@ export async function takeIn(
     demo,
     run: null,
     off: [],
+    appetites: {},
     subjects: [],
     leave: {},
     place: 0,

@@ -1,0 +1,171 @@
+import { readFileSync } from "node:fs";
+import path from "node:path";
+import { brownTexts } from "../scripts/corpus/brown.ts";
+import { ERROR_KINDS, plantErrors } from "../scripts/corpus/planted-errors.ts";
+import { seeded } from "../scripts/seeded.ts";
+import { loadLanguage } from "../src/command/checking.ts";
+import type { Pass } from "../src/core/checks/check.ts";
+import { CHECKS } from "../src/core/checks/index.ts";
+import { Engine, type Mark } from "../src/core/engine.ts";
+import { linesManuscript } from "../src/core/manuscript/lines.ts";
+import type { Kind, Span, Variety } from "../src/core/manuscript/model.ts";
+import { manualTexts } from "./manuals.ts";
+
+/** Marks in a text by some passes, with the text around each. */
+export interface SeenMark extends Mark {
+  context: string;
+}
+
+export type Part = "tune" | "test";
+
+const language = loadLanguage();
+
+/** The marks of a text, offsets in the whole of it. */
+export function marksIn(
+  text: string,
+  passes: readonly Pass[],
+  { kind = "report" as Kind, variety = "en-US" as Variety, spans = [] as Span[] } = {},
+): { words: number; marks: SeenMark[] } {
+  const engine = new Engine({ ...linesManuscript(text), spans }, language, {
+    variety,
+    kind,
+    appetites: {},
+    words: [],
+  });
+  for (const _ of engine.examineAll(passes));
+  const marks = engine.allMarks().flatMap((mark) => {
+    if (!passes.includes(mark.pass) || mark.follows) return [];
+    const at = engine.blockRange(mark.block).from;
+    const from = at + mark.from;
+    const to = at + mark.to;
+    const context = `${text.slice(Math.max(0, from - 60), from)}[${text.slice(from, to)}]${text.slice(to, to + 40)}`;
+    return [{ ...mark, from, to, context: context.replace(/\s+/g, " ") }];
+  });
+  return { words: engine.counts().words, marks };
+}
+
+/** Marks of the grammar and wording passes on clean prose, Brown's part or the manuals'. */
+export function cleanMarks(source: "brown" | "manuals", part: Part, passes: readonly Pass[]) {
+  let words = 0;
+  const marks: SeenMark[] = [];
+  if (source === "brown") {
+    for (const one of brownTexts().filter((text) => text.part === part)) {
+      const seen = marksIn(one.blocks.map(({ text }) => text).join("\n"), passes);
+      words += seen.words;
+      marks.push(...seen.marks);
+    }
+  } else {
+    for (const { text, spans } of manualTexts(part)) {
+      const seen = marksIn(text, passes, { kind: "specification", spans });
+      words += seen.words;
+      marks.push(...seen.marks);
+    }
+  }
+  return { words, marks };
+}
+
+/** Prints marks per 1,000 words for each check, and some or all of them in context. */
+export function showMarks(words: number, marks: readonly SeenMark[], examples: number): void {
+  for (const { id, weight } of CHECKS) {
+    const own = marks.filter(({ rule }) => rule === id);
+    if (own.length === 0) continue;
+    console.log(`  ${((1000 * own.length) / words).toFixed(3)}  ${weight}  ${id}  (${own.length})`);
+    for (const mark of own.slice(0, examples)) console.log(`          ${mark.context}`);
+  }
+}
+
+export interface Pair {
+  phenomenon: string;
+  bad: string;
+  good: string;
+}
+
+/** Pairs written by hand: every second one is for tuning, the others for testing. */
+export function minimalPairs(part: Part): Pair[] {
+  const lines = readFileSync(path.join(import.meta.dirname, "data/pairs.txt"), "utf8").split("\n");
+  const pairs: Pair[] = [];
+  let phenomenon = "";
+  for (const line of lines) {
+    if (line.startsWith("# ")) phenomenon = line.slice(2);
+    const [bad, good] = line.split(" | ");
+    if (bad && good) pairs.push({ phenomenon, bad: bad.trim(), good: good.trim() });
+  }
+  return pairs.filter((_, index) => (index % 2 === 0) === (part === "tune"));
+}
+
+const CORRECTING: readonly Pass[] = ["spelling", "grammar"];
+
+export function pairResults(part: Part) {
+  return minimalPairs(part).map((pair) => ({
+    ...pair,
+    badMarks: marksIn(pair.bad, CORRECTING, { variety: "en-GB" }).marks,
+    goodMarks: marksIn(pair.good, CORRECTING, { variety: "en-GB" }).marks,
+  }));
+}
+
+const SEED = { tune: 11, test: 23 };
+
+/** Which planted errors are marked: a mark at the place that the clean paragraph does not have. */
+export function plantedResults(part: Part, each: number) {
+  const texts = brownTexts().filter((text) => text.part === part);
+  const errors = plantErrors(texts, language, each, seeded(SEED[part]));
+  return errors.map((error) => {
+    const shift = error.text.length - error.clean.length;
+    const clean = new Set(
+      marksIn(error.clean, CORRECTING).marks.map(({ rule, from }) => `${rule} ${from}`),
+    );
+    const marks = marksIn(error.text, CORRECTING).marks.filter(
+      ({ rule, from }) => !clean.has(`${rule} ${from > error.from ? from - shift : from}`),
+    );
+    // A wrong form may be marked at the word before or after it.
+    const near = marks.filter(
+      ({ from, to }) => from <= error.to + REACH && to >= error.from - REACH,
+    );
+    return { ...error, marks: near };
+  });
+}
+const REACH = 12;
+
+const percent = (part: number, whole: number) => ((100 * part) / Math.max(1, whole)).toFixed(1);
+
+const GOALS: Record<string, number> = {
+  "doubled word": 98,
+  "a or an": 98,
+  agreement: 85,
+  "verb form": 85,
+  "article dropped": 60,
+  apostrophe: 85,
+  "subject comma": 60,
+  capital: 95,
+  "final mark": 95,
+};
+
+export function benchGrammar(): void {
+  const passes: readonly Pass[] = ["grammar", "wording"];
+  console.log("\nGrammar and wording on clean prose, fix and settle marks");
+  const correcting = ({ weight }: SeenMark) => weight !== "weigh";
+  for (const source of ["brown", "manuals"] as const) {
+    const { words, marks } = cleanMarks(source, "test", passes);
+    const own = marks.filter(correcting);
+    console.log(
+      `  ${((1000 * own.length) / words).toFixed(2)} per 1,000 words of ${source}, ${words} words (goal ${source === "brown" ? 1 : 1.5}); advice ${((1000 * (marks.length - own.length)) / words).toFixed(2)}`,
+    );
+    showMarks(words, own, 0);
+  }
+  console.log("\nPlanted errors found (Brown, test part)");
+  const planted = plantedResults("test", 200);
+  for (const kind of ERROR_KINDS) {
+    const own = planted.filter((one) => one.kind === kind);
+    const found = own.filter(({ marks }) => marks.length > 0).length;
+    const goal = GOALS[kind] ? ` (goal ${GOALS[kind]})` : "";
+    console.log(`  ${percent(found, own.length)}%  ${kind}, ${own.length}${goal}`);
+  }
+  const pairs = pairResults("test");
+  const bad = pairs.filter(({ badMarks }) => badMarks.length > 0).length;
+  const good = pairs.filter(({ goodMarks }) => goodMarks.length === 0).length;
+  console.log(
+    `\nMinimal pairs, test half, ${pairs.length} of ${new Set(pairs.map((p) => p.phenomenon)).size} phenomena`,
+  );
+  console.log(`  bad member marked ${percent(bad, pairs.length)}% (goal 80)`);
+  console.log(`  good member left alone ${percent(good, pairs.length)}% (goal 97)`);
+}

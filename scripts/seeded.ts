@@ -1,0 +1,1 @@
+export { seeded } from "../test/support/random.ts";

@@ -1,0 +1,507 @@
+import { existsSync, readFileSync, writeFileSync } from "node:fs";
+import path from "node:path";
+import { loadLanguage } from "../src/command/checking.ts";
+import { matcherFor } from "../src/core/checks/patterns/all-patterns.ts";
+import {
+  ARTICLES,
+  CHOICES_MAGIC,
+  type ChoiceModel,
+  type ChoicesHeader,
+  decide,
+  FORMS,
+  fitOf,
+  formOf,
+  formsOfWritten,
+  idsAround,
+  NUMBERS,
+  numberForm,
+  type Slot,
+  SlotFinder,
+  WEIGHT_SCALE,
+  wordOfClass,
+} from "../src/core/language/choice-models.ts";
+import { subjectOf } from "../src/core/language/clauses.ts";
+import { phraseLines } from "../src/core/language/phrase-lists.ts";
+import { MAX_FEATURES, mixHashes } from "../src/core/language/slots.ts";
+import { type LearnedFeature, packWeights } from "../src/core/language/sparse-weights.ts";
+import type { Syntax } from "../src/core/language/syntax.ts";
+import { TAG } from "../src/core/language/tag-sets.ts";
+import { readSentence, trainingSentences } from "./corpus/sentences.ts";
+import { seeded } from "./seeded.ts";
+
+/**
+ * Learns the models that choose between words and forms (`choice-models.ts`) from clean sentences:
+ * each place as it stands, and again with another member of its set planted. Thresholds come from
+ * models that have not seen the sentence (three folds), within a budget of false alarms a kind.
+ *
+ * `--margins FILE` keeps what the thresholds are chosen from; with `--again` it is used once more
+ * and nothing is learned anew.
+ */
+const CAP = { words: 20_000, number: 40_000, form: 30_000, article: 60_000 };
+/** Places that none of the rarer words' models can do without. */
+const LEAST = 12;
+const FOLDS = 3;
+const ROUNDS = 6;
+const RATE = 0.05;
+const SMALLEST_WEIGHT = 0.1;
+const DATA = path.resolve(import.meta.dirname, "../data");
+/** False alarms per 1,000 words that each kind may cost on sentences its models have not seen. */
+const BUDGETS = { words: 0.08, number: 0.15, form: 0.1, article: 0.15 };
+/** The same with the marks that are shown as doubtful. */
+const DOUBTFUL = { words: 0.08, number: 0.45, form: 0.25, article: 0.9 };
+/** No mark without a lead of this much, however few the false alarms. */
+const LEAST_LEAD = { words: 2.5, number: 2, form: 2, article: 2 };
+
+interface Place {
+  sentence: number;
+  slot: Slot;
+}
+
+interface Example {
+  features: Int32Array;
+  fits: Float64Array;
+  label: number;
+  fold: number;
+}
+
+/** What a place showed: how far ahead the best other class was, out of fold. */
+interface Margin {
+  typed: number;
+  label: number;
+  best: number;
+  margin: number;
+  /** How many places it stands for. */
+  weight: number;
+  /** In edited prose, not a manual. */
+  prose: boolean;
+}
+
+interface Judged {
+  gold: Margin[];
+  planted: Margin[];
+}
+
+const language = loadLanguage();
+matcherFor(language);
+const { words: table } = language;
+const trigrams = language.trigrams;
+if (!trigrams) throw new Error("the trigram model is missing: npm run build:trigrams");
+
+const sets = phraseLines(readFileSync(path.join(DATA, "choice-sets.txt"), "utf8"));
+const models: ChoiceModel[] = [
+  ...sets.map((line): ChoiceModel => ({ ...blank(line.split(" ")), kind: "words" })),
+  { ...blank([...NUMBERS]), kind: "number" },
+  { ...blank([...FORMS]), kind: "form" },
+  { ...blank([...ARTICLES]), kind: "article" },
+];
+const finder = new SlotFinder(models, table);
+
+function blank(classes: string[]): Omit<ChoiceModel, "kind"> {
+  const none = classes.map(() => null);
+  return { classes, thresholds: none, doubts: [...none], trigram: 1 };
+}
+
+/** A sentence with another class in a slot, read anew; null where the slot is not found again. */
+function planted(text: string, syntax: Syntax, slot: Slot, typed: number) {
+  const model = models[slot.model];
+  const from = syntax.units[slot.from]?.from ?? 0;
+  const to = syntax.units[slot.to - 1]?.to ?? from;
+  const next = syntax.units[slot.to]?.from ?? text.length;
+  let insert = "";
+  let end = to;
+  if (model?.kind === "article") end = next;
+  else {
+    const written = text.slice(from, to);
+    insert = wordOfClass(model as ChoiceModel, typed, slot, syntax, table) ?? "";
+    if (/^\p{Lu}/u.test(written)) insert = insert.slice(0, 1).toUpperCase() + insert.slice(1);
+  }
+  let changed = text.slice(0, from) + insert + text.slice(end);
+  if (insert === "" && from === 0) changed = changed.slice(0, 1).toUpperCase() + changed.slice(1);
+  const other = readSentence(changed, language);
+  let found: Slot | null = null;
+  finder.find(other, (one) => {
+    if (one.model === slot.model && other.units[one.from]?.from === from) {
+      if (model?.kind !== "words" || one.typed === typed) found = one;
+    }
+  });
+  return found ? { syntax: other, slot: found as Slot } : null;
+}
+
+/** What may be planted in a slot in place of what stands there. */
+function alternatives(syntax: Syntax, slot: Slot): number[] {
+  const model = models[slot.model] as ChoiceModel;
+  const form = syntax.words[slot.from]?.form ?? "";
+  switch (model.kind) {
+    case "words":
+      return model.classes.map((_, one) => one).filter((one) => one !== slot.typed);
+    case "number":
+      if (slot.typed === 2 || numberForm(form, slot.typed !== 0, table) === form) return [];
+      // A command or an infinitive has no number to be wrong in.
+      if (slot.typed === 1 && syntax.tags[slot.from] === TAG.VB) {
+        const verb = syntax.verbGroups[syntax.verbAt[slot.from] ?? -1];
+        if (!verb || !subjectOf(syntax, verb)) return [];
+      }
+      return [1 - slot.typed];
+    case "article":
+      return slot.typed === 1 ? [0] : [];
+    case "form": {
+      const own = formsOfWritten(form, table);
+      const finite = 0b1110;
+      return FORMS.map((_, one) => one).filter((one) => {
+        const other = formsOfWritten(formOf(form, one, table), table);
+        return (other & own) === 0 && !(other & finite && own & finite);
+      });
+    }
+  }
+}
+
+const buffer = new Int32Array(MAX_FEATURES);
+
+function example(syntax: Syntax, slot: Slot, label: number, fold: number): Example {
+  const count = finder.features(syntax, slot, buffer, trigrams as NonNullable<typeof trigrams>);
+  const model = models[slot.model] as ChoiceModel;
+  const around = idsAround(syntax, slot.from, slot.to, trigrams as NonNullable<typeof trigrams>);
+  const fits = Float64Array.from(model.classes, (_, one) => {
+    const word = wordOfClass(model, one, slot, syntax, table);
+    return word === null ? 0 : fitOf(word, around, trigrams as NonNullable<typeof trigrams>);
+  });
+  const mean = fits.reduce((sum, fit) => sum + fit, 0) / fits.length;
+  return { features: buffer.slice(0, count), fits: fits.map((fit) => fit - mean), label, fold };
+}
+
+interface Learned {
+  ids: Map<number, number>;
+  weights: Float32Array;
+  trigram: number;
+}
+
+/** Logistic regression with rates that shrink where much was learned (Duchi et al. 2011, AdaGrad). */
+function learn(examples: readonly Example[], classes: number, leaveOut: number): Learned {
+  const own = examples.filter(({ fold }) => fold !== leaveOut);
+  const counts = new Map<number, number>();
+  for (const { features } of own) {
+    for (const feature of features) counts.set(feature, (counts.get(feature) ?? 0) + 1);
+  }
+  const ids = new Map<number, number>();
+  const least = Math.max(3, Math.round(own.length / 8000));
+  for (const [feature, count] of counts) if (count >= least) ids.set(feature, ids.size);
+  const weights = new Float32Array(ids.size * classes);
+  const squares = new Float32Array(ids.size * classes);
+  const rows = own.map(({ features }) =>
+    Int32Array.from([...features].flatMap((feature) => ids.get(feature) ?? [])),
+  );
+  let trigram = 0.7;
+  let trigramSquares = 1;
+  const scores = new Float64Array(classes);
+  const random = seeded(7);
+  const order = own.map((_, index) => index);
+  for (let round = 0; round < ROUNDS; round++) {
+    for (let index = order.length - 1; index > 0; index--) {
+      const other = Math.floor(random() * (index + 1));
+      [order[index], order[other]] = [order[other] ?? 0, order[index] ?? 0];
+    }
+    for (const at of order) {
+      const row = rows[at] ?? new Int32Array(0);
+      const { fits, label } = own[at] as Example;
+      let most = Number.NEGATIVE_INFINITY;
+      for (let one = 0; one < classes; one++) {
+        let score = trigram * (fits[one] ?? 0);
+        for (const id of row) score += weights[id * classes + one] ?? 0;
+        scores[one] = score;
+        most = Math.max(most, score);
+      }
+      let sum = 0;
+      for (let one = 0; one < classes; one++) {
+        scores[one] = Math.exp((scores[one] ?? 0) - most);
+        sum += scores[one] ?? 0;
+      }
+      let byTrigram = 0;
+      for (let one = 0; one < classes; one++) {
+        const slope = (scores[one] ?? 0) / sum - (one === label ? 1 : 0);
+        byTrigram += slope * (fits[one] ?? 0);
+        if (Math.abs(slope) < 1e-4) continue;
+        for (const id of row) {
+          const place = id * classes + one;
+          const step = slope + 1e-5 * (weights[place] ?? 0);
+          const square = (squares[place] ?? 0) + step * step;
+          squares[place] = square;
+          weights[place] = (weights[place] ?? 0) - (RATE * step) / Math.sqrt(square + 0.1);
+        }
+      }
+      trigramSquares += byTrigram * byTrigram;
+      trigram -= (0.05 * byTrigram) / Math.sqrt(trigramSquares);
+    }
+  }
+  for (let at = 0; at < weights.length; at++) {
+    const weight = weights[at] ?? 0;
+    const whole = Math.max(-127, Math.min(127, Math.round(weight * WEIGHT_SCALE)));
+    weights[at] = Math.abs(weight) < SMALLEST_WEIGHT ? 0 : whole / WEIGHT_SCALE;
+  }
+  return { ids, weights, trigram: Math.max(0, trigram) };
+}
+
+function valuesBy({ ids, weights }: Learned, features: Int32Array, classes: number): number[] {
+  const values = new Array<number>(classes).fill(0);
+  for (const feature of features) {
+    const id = ids.get(feature);
+    if (id === undefined) continue;
+    for (let one = 0; one < classes; one++) {
+      values[one] = (values[one] ?? 0) + (weights[id * classes + one] ?? 0);
+    }
+  }
+  return values;
+}
+
+/** Trains one model and judges its places by models that have not seen them. */
+function train(model: number, places: Place[], sentences: readonly string[]) {
+  const definition = models[model] as ChoiceModel;
+  const classes = definition.classes.length;
+  const perClass = definition.classes.map((_, one) =>
+    places.filter(({ slot }) => slot.typed === one),
+  );
+  const random = seeded(model + 1);
+  const scarce = perClass.some((own) => own.length < LEAST);
+  const shown: {
+    syntax: Syntax;
+    slot: Slot;
+    example: Example;
+    weight: number;
+    planted: boolean;
+    prose: boolean;
+  }[] = [];
+  for (const [label, own] of perClass.entries()) {
+    const share = Math.min(1, CAP[definition.kind] / Math.max(1, own.length));
+    for (const { sentence, slot } of own) {
+      if (random() > share) continue;
+      const text = sentences[sentence] ?? "";
+      const syntax = readSentence(text, language);
+      const fold = Math.floor(sentence / 150) % FOLDS;
+      const weight = 1 / share;
+      shown.push({
+        syntax,
+        slot,
+        example: example(syntax, slot, label, fold),
+        weight,
+        planted: false,
+        prose: sentence < proseCount,
+      });
+      const others = alternatives(syntax, slot);
+      const typed = others[Math.floor(random() * others.length)];
+      if (typed === undefined) continue;
+      const changed = planted(text, syntax, slot, typed);
+      if (!changed) continue;
+      const { syntax: other, slot: place } = changed;
+      shown.push({
+        syntax: other,
+        slot: place,
+        example: example(other, place, label, fold),
+        weight,
+        planted: true,
+        prose: sentence < proseCount,
+      });
+    }
+  }
+  const examples = shown.map((one) => one.example);
+  const judged: Judged = { gold: [], planted: [] };
+  const learned: Learned = scarce
+    ? { ids: new Map(), weights: new Float32Array(0), trigram: SCARCE_TRIGRAM }
+    : learn(examples, classes, -1);
+  for (let fold = 0; fold < FOLDS; fold++) {
+    const out = scarce ? learned : learn(examples, classes, fold);
+    for (const one of shown) {
+      if (one.example.fold !== fold) continue;
+      const values = valuesBy(out, one.example.features, classes);
+      const asked = { ...definition, trigram: out.trigram };
+      const better = decide(
+        asked,
+        one.slot,
+        values,
+        one.syntax,
+        trigrams as NonNullable<typeof trigrams>,
+        table,
+        Number.NEGATIVE_INFINITY,
+      );
+      if (!better) continue;
+      const { typed, best, margin } = better;
+      const right = one.example.label;
+      const list = one.planted ? judged.planted : judged.gold;
+      list.push({
+        typed: one.slot.typed,
+        label: right,
+        best,
+        margin,
+        weight: one.weight,
+        prose: one.prose,
+      });
+      void typed;
+    }
+  }
+  return { learned, judged };
+}
+
+/** Where there is too little text to learn from, the trigram model speaks alone. */
+const SCARCE_TRIGRAM = 1.3;
+
+/**
+ * Thresholds a typed class, chosen greedily by what they find for each false alarm they cost.
+ * Something that is found only in one fold by luck is not worth a threshold: see LEAST_LEAD.
+ */
+function chooseThresholds(
+  all: readonly Judged[],
+  words: number,
+  proseWords: number,
+  budgets: typeof BUDGETS,
+  level: "thresholds" | "doubts",
+): void {
+  for (const kind of Object.keys(budgets) as (keyof typeof budgets)[]) {
+    // Manuals hold slips of their own; of words they tell as well as edited prose does.
+    const counts = ({ prose }: Margin) => prose || kind === "words";
+    const counted = kind === "words" ? words : proseWords;
+    const budget = (budgets[kind] * counted) / 1000;
+    const least = LEAST_LEAD[kind];
+    const curves: {
+      model: number;
+      typed: number;
+      steps: { alarms: number; lead: number; found: number }[];
+      at: number;
+    }[] = [];
+    let planted = 0;
+    for (const [index, model] of models.entries()) {
+      if (model.kind !== kind) continue;
+      for (let typed = 0; typed < model.classes.length; typed++) {
+        const gold = (all[index]?.gold ?? []).filter((one) => one.typed === typed && counts(one));
+        const wrong = (all[index]?.planted ?? []).filter(
+          (one) => one.typed === typed && counts(one),
+        );
+        if (wrong.length < 4) continue;
+        planted += wrong.reduce((sum, { weight }) => sum + weight, 0);
+        gold.sort((a, b) => b.margin - a.margin);
+        const right = (one: Margin) =>
+          one.best === one.label || kind === "form" || kind === "article";
+        const steps = [];
+        let alarms = 0;
+        for (let at = 0; at <= gold.length; at++) {
+          const margin = gold[at]?.margin ?? least;
+          const lead = Math.max(least, margin + 0.3);
+          const found = wrong
+            .filter((one) => one.margin > lead && right(one))
+            .reduce((sum, { weight }) => sum + weight, 0);
+          steps.push({ alarms, lead, found });
+          if (margin <= least) break;
+          alarms += gold[at]?.weight ?? 0;
+        }
+        curves.push({ model: index, typed, steps, at: 0 });
+      }
+    }
+    let used = 0;
+    for (;;) {
+      let gain = 0;
+      let best: { curve: (typeof curves)[number]; to: number } | null = null;
+      for (const curve of curves) {
+        const now = curve.steps[curve.at];
+        for (let to = curve.at + 1; now && to < curve.steps.length; to++) {
+          const step = curve.steps[to];
+          if (!step || used + step.alarms - now.alarms > budget) break;
+          const own = (step.found - now.found) / Math.max(0.001, step.alarms - now.alarms);
+          if (own > gain) {
+            gain = own;
+            best = { curve, to };
+          }
+        }
+      }
+      if (!best || gain < 0.5) break;
+      used +=
+        (best.curve.steps[best.to]?.alarms ?? 0) - (best.curve.steps[best.curve.at]?.alarms ?? 0);
+      best.curve.at = best.to;
+    }
+    let found = 0;
+    for (const { model, typed, steps, at } of curves) {
+      const definition = models[model];
+      const step = steps[at];
+      if (!definition || !step) continue;
+      definition[level][typed] = step.found > 0 ? Math.round(step.lead * 100) / 100 : null;
+      found += step.found;
+    }
+    console.log(
+      `${kind} (${level}): ${((100 * found) / planted).toFixed(1)}% of the planted found out of fold at ${((1000 * used) / counted).toFixed(3)} false alarms per 1,000 words`,
+    );
+  }
+}
+
+function argument(name: string): string | null {
+  const at = process.argv.indexOf(name);
+  return at < 0 ? null : (process.argv[at + 1] ?? null);
+}
+
+const kept = argument("--margins");
+const file = path.join(DATA, "choices.bin");
+let sizes: ChoicesHeader["sizes"];
+let packed: Uint8Array;
+let all: Judged[];
+let words: number;
+let proseWords: number;
+let proseCount = 0;
+if (kept && process.argv.includes("--again") && existsSync(kept)) {
+  const before = JSON.parse(readFileSync(kept, "utf8"));
+  ({ sizes, words, proseWords, all } = before);
+  for (const [index, trigram] of before.trigrams.entries()) {
+    const model = models[index];
+    if (model) model.trigram = trigram;
+  }
+  packed = Buffer.from(before.packed, "base64");
+} else {
+  const { prose, manuals } = trainingSentences();
+  const sentences = [...prose, ...manuals];
+  proseCount = prose.length;
+  const count = (texts: string[]) => texts.reduce((sum, text) => sum + text.split(" ").length, 0);
+  words = count(sentences);
+  proseWords = count(prose);
+  console.log(`${sentences.length} sentences, ${words} words, ${models.length} models`);
+  const places: Place[][] = models.map(() => []);
+  for (const [sentence, text] of sentences.entries()) {
+    finder.find(readSentence(text, language), (slot) =>
+      places[slot.model]?.push({ sentence, slot }),
+    );
+  }
+  const features: LearnedFeature[] = [];
+  all = [];
+  for (const [index, model] of models.entries()) {
+    const { learned, judged } = train(index, places[index] ?? [], sentences);
+    all.push(judged);
+    model.trigram = Math.round(learned.trigram * 100) / 100;
+    const classes = model.classes.length;
+    for (const [feature, id] of learned.ids) {
+      const one: LearnedFeature = {
+        key: mixHashes(index + 1, feature) >>> 0 || 1,
+        classes: [],
+        values: [],
+      };
+      for (let at = 0; at < classes; at++) {
+        const value = Math.round((learned.weights[id * classes + at] ?? 0) * WEIGHT_SCALE);
+        if (value === 0) continue;
+        one.classes.push(at);
+        one.values.push(value);
+      }
+      if (one.classes.length > 0) features.push(one);
+    }
+    if (index % 20 === 0 || model.kind !== "words")
+      console.log(`${index} ${model.classes.join(" ")}`);
+  }
+  ({ bytes: packed, sizes } = packWeights(features));
+  if (kept) {
+    const trigramWeights = models.map(({ trigram }) => trigram);
+    const base64 = Buffer.from(packed).toString("base64");
+    writeFileSync(
+      kept,
+      JSON.stringify({ sizes, words, proseWords, all, trigrams: trigramWeights, packed: base64 }),
+    );
+  }
+}
+chooseThresholds(all, words, proseWords, BUDGETS, "thresholds");
+chooseThresholds(all, words, proseWords, DOUBTFUL, "doubts");
+const text = Buffer.from(JSON.stringify({ models, sizes } satisfies ChoicesHeader));
+const header = Buffer.alloc(8);
+header.writeUInt32LE(CHOICES_MAGIC, 0);
+header.writeUInt32LE(text.length, 4);
+writeFileSync(file, Buffer.concat([header, text, packed]));
+console.log(`${8 + text.length + packed.length} bytes`);

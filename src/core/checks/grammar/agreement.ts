@@ -1,0 +1,209 @@
+import { numberForm } from "../../language/choice-models.ts";
+import { subjectOf } from "../../language/clauses.ts";
+import { type Syntax, type VerbGroup, written } from "../../language/syntax.ts";
+import { TAG } from "../../language/tag-sets.ts";
+import type { WordTable } from "../../language/words.ts";
+import { type Found, markCheck } from "../mark-check.ts";
+import { betterChoices } from "./better-choices.ts";
+
+/** A finite verb and its subject, told by the phrases and by the model. */
+export const agreement = markCheck({
+  id: "grammar/agreement",
+  weight: "fix",
+  code: "agr",
+  title: "Subject and verb disagree",
+  why: "A singular subject takes a singular verb and a plural one a plural verb. What stands between them does not count: the level of the tides is read.",
+  source: "common practice; less plain places are found by a model learned from edited prose",
+  examples: [
+    { wrong: "The level of the tides are high.", right: "The level of the tides is high." },
+    { wrong: "The keepers writes the hour down.", right: "The keepers write the hour down." },
+    { wrong: "She have the only copy.", right: "She has the only copy." },
+    { leave: "The keeper and her brother live by the quay." },
+    { leave: "If it were shut, we would wait." },
+    { leave: "A number of boats are in." },
+  ],
+  reason: "The verb does not agree with its subject.",
+  find(syntax, language) {
+    const { words: table } = language;
+    const found: Found[] = [];
+    for (const { from, best, sure } of betterChoices(syntax, language, "number")) {
+      const form = syntax.words[from]?.form ?? "";
+      const other = numberForm(form, best === 0, table);
+      if (other === form) continue;
+      const group = syntax.verbGroups[syntax.verbAt[from] ?? -1];
+      const verb = group ?? lone(from);
+      found.push({
+        from,
+        to: from + 1,
+        mends: [other],
+        reason: reasonFor(syntax, verb, best),
+        unsure: !sure,
+      });
+    }
+    for (const verb of syntax.verbGroups) {
+      const sure = plainDisagreement(syntax, verb, table);
+      if (sure && !found.some(({ from }) => from === sure.from)) found.push(sure);
+    }
+    return found;
+  },
+});
+
+function lone(unit: number): VerbGroup {
+  return {
+    from: unit,
+    to: unit + 1,
+    finite: unit,
+    main: unit,
+    tense: "present",
+    passive: false,
+    negated: false,
+    infinitive: false,
+  };
+}
+
+function reasonFor(syntax: Syntax, verb: VerbGroup, best: number): string {
+  const subject = subjectOf(syntax, verb);
+  const wanted = best === 0 ? "singular" : "plural";
+  if (!subject || subject.number !== wanted) return "The verb does not agree with its subject.";
+  return `“${written(syntax, subject.group.head)}” is ${wanted}, and so is its verb: “{1}”.`;
+}
+
+const THIRD = new Set(["he", "she", "it"]);
+const PLURAL = new Set(["we", "they"]);
+
+/** A pronoun right before a verb of the other number: "she have", "they was", "it don't". */
+function plainDisagreement(
+  { words, tags, sentenceFrom }: Syntax,
+  verb: VerbGroup,
+  table: WordTable,
+): Found | null {
+  const unit = verb.finite;
+  if (unit < 0 || unit !== verb.from) return null;
+  let at = unit - 1;
+  const start = sentenceFrom[unit] ?? 0;
+  if (at >= start && tags[at] === TAG.RB && !/^(?:not|only|so|nor)$/.test(words[at]?.form ?? ""))
+    at--;
+  if (at < start) return null;
+  const subject = words[at]?.form ?? "";
+  const form = words[unit]?.form ?? "";
+  // "what they and he have", "let it have", "if it were", "demands that he have", "did he go".
+  const before = words[at - 1]?.form ?? "<s>";
+  const opens =
+    at === start || /^(?:[,;:.?!“"(—]|but|because|when|while|so|which|what|then)$/.test(before);
+  if (!opens) return null;
+  const plural = new Set(["have", "are", "were", "do"]);
+  const singular = new Set(["has", "is", "was", "does"]);
+  if (THIRD.has(subject) && plural.has(form) && form !== "were") {
+    return {
+      from: unit,
+      to: unit + 1,
+      mends: [numberForm(form, true, table)],
+      reason: `“${subject}” takes “{1}”.`,
+    };
+  }
+  if ((PLURAL.has(subject) || subject === "you") && singular.has(form)) {
+    return {
+      from: unit,
+      to: unit + 1,
+      mends: [numberForm(form, false, table)],
+      reason: `“${subject}” takes “{1}”.`,
+    };
+  }
+  return null;
+}
+
+/** "Each of the gauges have": the verb goes with "each". */
+export const eachAgreement = markCheck({
+  id: "grammar/each-agreement",
+  weight: "fix",
+  code: "agr",
+  title: "Verb after “each of”, “one of”, “everyone in”",
+  why: "“Each”, “every one”, “either”, “neither” and “one” are singular, whatever plural follows “of”; so are “everyone”, “somebody” and “nobody”.",
+  source: "common practice",
+  examples: [
+    { wrong: "Each of the gauges have a log.", right: "Each of the gauges has a log." },
+    {
+      wrong: "Every one of the panels were cleaned.",
+      right: "Every one of the panels was cleaned.",
+    },
+    { wrong: "Nobody on the boats were hurt.", right: "Nobody on the boats was hurt." },
+    { leave: "Each of the gauges has a log, and they have marks." },
+    { leave: "They each have a key." },
+  ],
+  reason: "The verb goes with the singular “each”, “one” or “nobody”: “{1}”.",
+  patterns: [
+    "each|either|neither of the|these|those|our|their|them|us ADJ? NNS? [are|were|have|do] => $6:VBZ",
+    "one of the|these|those|our|their ADJ? NNS [are|have|do] => $6:VBZ",
+    "each|every|either|neither one? of the|these|those|our|their ADJ? NNS [are|were|have|do] => $7:VBZ",
+    "everyone|everybody|nobody|somebody|someone|anyone|anybody IN the|these|our ADJ? NOUN [are|were|have|do] => $6:VBZ",
+    "<s> everyone|everybody|nobody|somebody|someone [are|were|have|do] => $3:VBZ",
+    "<s> each|every NN [are|were|have|do] => $4:VBZ",
+    "each|either|neither of the|these|those|our|their ADJ? NNS [VB] => $6:VBZ",
+    "everyone|everybody|nobody IN the|these|our ADJ? NOUN [VB] => $6:VBZ",
+  ],
+  accepts: ({ bounds, pattern }, { words, sentenceFrom, tags }) => {
+    const first = bounds[0] ?? 0;
+    const verb = bounds[2 * pattern.marked.from] ?? 0;
+    const before = words[first - 1]?.form ?? "";
+    const opens =
+      first === sentenceFrom[first] ||
+      /^[,;:“"(]$/.test(before) ||
+      tags[first - 1] === TAG.CC ||
+      tags[first - 1] === TAG.CS;
+    if (!opens && tags[verb] === TAG.VB && words[verb]?.form !== "have") return false;
+    return !/^(?:and|or|than|with|do|does|did|if)$/.test(before) || opens;
+  },
+});
+
+/** "There is many": the verb goes with what follows. */
+export const thereAgreement = markCheck({
+  id: "grammar/there-agreement",
+  weight: "fix",
+  code: "agr",
+  title: "Verb after “there”",
+  why: "In “there is” and “there are” the verb goes with the noun that follows.",
+  source: "common practice",
+  examples: [
+    { wrong: "There is many ways in.", right: "There are many ways in." },
+    { wrong: "There are a crack in the wall.", right: "There is a crack in the wall." },
+    { wrong: "There was three lamps.", right: "There were three lamps." },
+    { leave: "There is a lot of them, and there are a number of ways." },
+    { leave: "There is bread and cheese; there were a few." },
+  ],
+  reason: "After “there” the verb goes with what follows: “{1}”.",
+  patterns: [
+    "there [is] no|some|any|ADJ? ADJ? NNS !'s|NN|NNS => are",
+    "there [is] many|several|few|two|three|four|five|these|those|various => are",
+    "there [was] many|several|few|two|three|four|five|these|those|various => were",
+    "there [was] no|some|any|ADJ? ADJ? NNS !'s|NN|NNS => were",
+    "there [has] been many|several|few|two|three|four|five => have",
+    "there [has] been ADJ? NNS !NN|NNS => have",
+    "there [are] a|an|another ADJ? NN !of|and|or|,|NN|NNS => is",
+    "there [are] only one => is",
+    "there [were] only one => was",
+    "there [were] a|an|another ADJ? NN !of|and|or|,|NN|NNS => was",
+    "there [have] been a|an|one ADJ? NN !of|and|or|, => has",
+  ],
+  accepts: ({ bounds, pattern }, syntax) => {
+    const verb = bounds[2 * pattern.marked.from] ?? 0;
+    const form = syntax.words[verb]?.form ?? "";
+    const last = (bounds[2 * pattern.elements.length - 1] ?? 1) - 1;
+    const before = syntax.words[verb - 2]?.form ?? "";
+    if (/^(?:if|wish|though)$/.test(before) && form === "were") return false;
+    // Sums of money, time and distance are singular: "there is five pounds in it".
+    if (form === "is" || form === "was" || form === "'s") {
+      for (let at = verb + 1; at <= last; at++) {
+        if (
+          /^(?:dollars|pounds|miles|years|days|minutes|percent|hours|feet|lots|means|news|series|data|media|headquarters|politics|physics|mathematics)$/.test(
+            syntax.words[at]?.form ?? "",
+          )
+        )
+          return false;
+      }
+      if (form === "'s") return false;
+    }
+    return !/^(?:few|lot|number|couple|variety|series|range|handful|dozen|majority|great|good|pair|host|total|hundred|thousand|million)$/.test(
+      syntax.words[verb + 2]?.form ?? "",
+    );
+  },
+});

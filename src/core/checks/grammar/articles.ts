@@ -1,0 +1,108 @@
+import { likelierArticle } from "../../language/choice-models.ts";
+import { openingSound } from "../../language/sounds.ts";
+import { written } from "../../language/syntax.ts";
+import { TAG } from "../../language/tag-sets.ts";
+import { type Found, markCheck } from "../mark-check.ts";
+import { betterChoices } from "./better-choices.ts";
+
+/** "a" and "an" by the sound of the next word. */
+export const aOrAn = markCheck({
+  id: "grammar/a-or-an",
+  weight: "fix",
+  code: "art",
+  title: "“a” or “an”",
+  why: "“An” stands before a vowel sound and “a” before a consonant sound. The sound decides, not the letter: an hour, an MP, a unit, a one-way street.",
+  source: "common practice; tested against the pronunciations of the CMU Pronouncing Dictionary",
+  examples: [
+    { wrong: "We waited for a hour.", right: "We waited for an hour." },
+    { wrong: "It is an unique record.", right: "It is a unique record." },
+    { wrong: "They saw an harbour seal.", right: "They saw a harbour seal." },
+    { leave: "An MP and a UN envoy saw an 18-foot boat and a one-way street." },
+    { leave: "An historic hotel stands by a historic quay." },
+  ],
+  reason: "Before the sound that begins the next word stands “{1}”.",
+  patterns: ["[a] _ => an", "[an] _ => a"],
+  accepts({ bounds }, syntax) {
+    const next = bounds[2] ?? 0;
+    const article = syntax.words[bounds[0] ?? 0]?.form ?? "";
+    const after = syntax.tags[next] === TAG.QT ? next + 1 : next;
+    const word = written(syntax, after);
+    if (!/^[\p{L}\p{N}]/u.test(word) || (word.length === 1 && /^\p{Lu}/u.test(word))) return false;
+    if (written(syntax, bounds[0] ?? 0) === "A" && bounds[0] !== syntax.sentenceFrom[next])
+      return false;
+    if (syntax.tags[next] === TAG.CC) return false;
+    const sound = openingSound(word);
+    return sound !== "either" && sound !== (article === "an" ? "vowel" : "consonant");
+  },
+});
+
+/** Two determiners where one belongs. */
+export const doubleDeterminer = markCheck({
+  id: "grammar/double-determiner",
+  weight: "fix",
+  code: "art",
+  title: "Two determiners",
+  why: "An article, a possessive and “this” or “that” exclude each other: the book, my book, this book, but not “the my book”.",
+  source: "common practice",
+  examples: [
+    { wrong: "She lost the her key.", right: "She lost her key." },
+    { wrong: "We used a the spare wire.", right: "We used the spare wire." },
+    { wrong: "He wrote an a letter.", right: "He wrote a letter." },
+    { leave: "That the gauge fell is known; all the men saw it." },
+    { leave: "Such a day, and half the crew away." },
+  ],
+  reason: "Only one of these words can stand before a noun.",
+  patterns: [
+    "[the a|an] ADJ|NN => the | $2",
+    "[a|an the] ADJ|NOUN => the | $1",
+    "[a|an a|an] ADJ|NN => $2",
+    "[the|a|an my|your|our|their|its|his] ADJ|NOUN => $2 | $1",
+    "[the|a|an her] NOUN => $2 | $1",
+    "[my|your|our|their|its the|a|an] ADJ|NOUN => $1 | $2",
+    "[a|an this|these|those] NOUN => $2",
+    "[the this|these|those] NOUN => $2",
+  ],
+  accepts: ({ bounds }, { text, units }) => {
+    const first = units[bounds[0] ?? 0];
+    const second = units[bounds[2] ?? 0];
+    return !/["“”]/.test(text.slice(first?.from ?? 0, second?.to ?? 0));
+  },
+});
+
+/** A singular count noun without an article, told by the model. */
+export const missingArticle = markCheck({
+  id: "grammar/missing-article",
+  weight: "settle",
+  code: "art",
+  title: "Article missing",
+  why: "A singular noun for a thing that can be counted hardly ever stands alone: it takes “a”, “the”, a possessive or the like. Titles, headlines, lists of parts and fixed phrases (“by hand”) do without.",
+  source: "common practice; the places are found by a model learned from edited prose",
+  examples: [
+    { wrong: "We saw boat near the outer bank.", right: "We saw a boat near the outer bank." },
+    { leave: "They went by boat and were in good health." },
+    { leave: "He is in charge of Harbour House." },
+  ],
+  reason: "“{}” can be counted, and stands here without an article.",
+  notIn: ["heading", "cell", "caption", "item"],
+  find(syntax, language) {
+    const found: Found[] = [];
+    for (const { from, sure } of betterChoices(syntax, language, "article")) {
+      const group = syntax.nounGroups[syntax.nounAt[from] ?? -1];
+      if (!group) continue;
+      const first = written(syntax, from);
+      const opens = from === syntax.sentenceFrom[from];
+      if (!opens && /^\p{Lu}/u.test(first)) continue;
+      const rest = syntax.text.slice(syntax.units[from]?.from ?? 0, syntax.units[group.to - 1]?.to);
+      const small = opens ? rest.slice(0, 1).toLowerCase() + rest.slice(1) : rest;
+      const article = openingSound(small) === "vowel" ? "an" : "a";
+      const mends = [`${article} ${small}`, `the ${small}`];
+      found.push({
+        from,
+        to: group.to,
+        unsure: !sure,
+        mends: likelierArticle({ to: from }, syntax) === "the" ? mends.reverse() : mends,
+      });
+    }
+    return found;
+  },
+});

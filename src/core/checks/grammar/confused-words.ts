@@ -1,0 +1,67 @@
+import type { Choice } from "../check.ts";
+import { type Found, markCheck } from "../mark-check.ts";
+import { replaceBy } from "../patterns/mend.ts";
+import { betterChoices } from "./better-choices.ts";
+
+/** A right word in the wrong place, told by what stands around it. */
+export const confusedWords = markCheck({
+  id: "grammar/confused-words",
+  weight: "fix",
+  code: "ww",
+  title: "Right word, wrong place",
+  why: "The word exists, but another that looks or sounds like it fits here: form and from, their and there, affect and effect. The dictionary cannot tell; what stands around it can.",
+  source:
+    "sets of words that are confused are common practice (data/choice-sets.txt); a model learned from edited prose weighs them",
+  examples: [
+    {
+      wrong: "The letter came form the harbour office.",
+      right: "The letter came from the harbour office.",
+    },
+    { wrong: "The well is deeper then the shaft.", right: "The well is deeper than the shaft." },
+    { wrong: "They left there coats in the hall.", right: "They left their coats in the hall." },
+    { leave: "The form came from there, and then they went to their well." },
+  ],
+  reason: "“{1}” fits here better than “{}”.",
+  find(syntax, language) {
+    const found: Found[] = [];
+    for (const { from, to, best, classes, sure } of betterChoices(syntax, language, "words")) {
+      const word = classes[best] ?? "";
+      found.push({ from, to, mends: [spelled(syntax, from, to, word)], unsure: !sure });
+    }
+    // A word may stand in several sets: the first finding at a place is enough.
+    return found.filter((one, index) => found.findIndex(({ from }) => from === one.from) === index);
+  },
+});
+
+function spelled(
+  { text, units }: { text: string; units: readonly { from: number; to: number }[] },
+  from: number,
+  to: number,
+  word: string,
+): Choice {
+  const typographic = text.includes("’") || !text.includes("'");
+  const start = units[from]?.from ?? 0;
+  const end = units[to - 1]?.to ?? start;
+  return replaceBy(text, start, end, typographic ? word.replace("'", "’") : word);
+}
+
+/** Phrases in which a word is mistaken for another: "with baited breath", "a mute point". */
+export const fixedPhrase = markCheck({
+  id: "grammar/fixed-phrase",
+  weight: "fix",
+  code: "ww",
+  title: "Fixed phrase misheard",
+  why: "Some phrases keep an old word that is easily heard as another: bated breath, a moot point, toe the line.",
+  source: "common practice; the list is data/phrases/fixed-phrases.txt",
+  examples: [
+    { wrong: "It was a mute point.", right: "It was a moot point." },
+    { wrong: "She waited with baited breath.", right: "She waited with bated breath." },
+    {
+      wrong: "For all intensive purposes it is shut.",
+      right: "For all intents and purposes it is shut.",
+    },
+    { leave: "A mute swan, a baited hook and an intensive course." },
+  ],
+  reason: "Here “{1}” is meant.",
+  phraseList: "fixed-phrases",
+});

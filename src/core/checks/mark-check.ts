@@ -1,0 +1,109 @@
+import type { AnalysedBlock, Language } from "../language/analysis.ts";
+import type { PhraseList } from "../language/phrase-lists.ts";
+import { CODE, QUOTED, type Syntax } from "../language/syntax.ts";
+import type { BlockKind } from "../manuscript/model.ts";
+import type { Check, Choice, Example, MarkFact, Pass, Weight } from "./check.ts";
+import type { Match } from "./patterns/matcher.ts";
+import { choicesOf, markedRange, replaceBy } from "./patterns/mend.ts";
+
+/** What a check of phrases is made from. */
+export interface MarkCheckParts {
+  id: string;
+  weight: Weight;
+  code: string;
+  title: string;
+  why: string;
+  source: string;
+  examples: Example[];
+  /** The reason shown with a mark; “{}” is the marked text, “{1}” the first correction. */
+  reason: string;
+  patterns?: readonly string[];
+  phraseList?: PhraseList;
+  /** Whether a match counts. */
+  accepts?: (match: Match, syntax: Syntax, language: Language) => boolean;
+  /** Finds what no pattern tells. */
+  find?: (syntax: Syntax, language: Language, block: AnalysedBlock) => Found[];
+  /** Its matches are less than certain. */
+  unsure?: (match: Match, syntax: Syntax) => boolean;
+  /** Kinds of blocks it does not read, beside code. */
+  notIn?: readonly BlockKind[];
+  aPage?: number;
+  /** Marks with the same text are occurrences of one thing. */
+  groups?: boolean;
+}
+
+/** A place found: units, [from, to), and ways to mend them. */
+export interface Found {
+  from: number;
+  to: number;
+  /** Texts to put in its place, "" for nothing; or choices made up already. */
+  mends: readonly (string | Choice)[];
+  reason?: string;
+  unsure?: boolean;
+}
+
+const NOT_READ: readonly BlockKind[] = ["code", "reference"];
+
+/** A check whose facts are its marks: patterns, a search of the phrases, or both. */
+export function markCheck(parts: MarkCheckParts): Check<MarkFact> {
+  const { id, weight, code, title, why, source, examples, patterns = [] } = parts;
+  const notIn = [...NOT_READ, ...(parts.notIn ?? [])];
+  const pass = id.slice(0, id.indexOf("/")) as Pass;
+  return {
+    id,
+    pass,
+    weight,
+    code,
+    title,
+    why,
+    source,
+    examples,
+    patterns,
+    ...(parts.phraseList === undefined ? {} : { phraseList: parts.phraseList }),
+    ...(parts.aPage === undefined ? {} : { aPage: parts.aPage }),
+    sparesSpeech: true,
+    examine(block, language, matches) {
+      if (notIn.includes(block.kind)) return [];
+      const facts: MarkFact[] = [];
+      if (matches.length === 0 && !parts.find) return facts;
+      const syntax = block.syntax();
+      if (!syntax) return facts;
+      const add = (first: number, last: number, fact: MarkFact) => {
+        let places = 0;
+        for (let unit = first; unit < last; unit++) places |= syntax.places[unit] ?? 0;
+        if (places & CODE) return;
+        if (facts.some(({ from, to }) => from < fact.to && to > fact.from)) return;
+        if ((syntax.places[first] ?? 0) & QUOTED) fact.quoted = true;
+        if (parts.groups) {
+          fact.group = `${id}:${block.text.slice(fact.from, fact.to).toLowerCase()}`;
+        }
+        facts.push(fact);
+      };
+      for (const match of matches) {
+        if (parts.accepts && !parts.accepts(match, syntax, language)) continue;
+        const { from, to, first, last } = markedRange(match, syntax);
+        if (last <= first) continue;
+        const choices = choicesOf(match, syntax, language.words);
+        const reason = filled(match.pattern.reason ?? parts.reason, block.text, from, to, choices);
+        const unsure = parts.unsure?.(match, syntax) ?? false;
+        add(first, last, { from, to, reason, choices, ...(unsure ? { unsure } : {}) });
+      }
+      for (const found of parts.find?.(syntax, language, block) ?? []) {
+        const from = syntax.units[found.from]?.from ?? 0;
+        const to = syntax.units[found.to - 1]?.to ?? from;
+        const choices = found.mends.map((mend) =>
+          typeof mend === "string" ? replaceBy(block.text, from, to, mend) : mend,
+        );
+        const reason = filled(found.reason ?? parts.reason, block.text, from, to, choices);
+        const { unsure } = found;
+        add(found.from, found.to, { from, to, reason, choices, ...(unsure ? { unsure } : {}) });
+      }
+      return facts;
+    },
+  };
+}
+
+function filled(reason: string, text: string, from: number, to: number, choices: Choice[]): string {
+  if (!reason.includes("{")) return reason;
+  return reason.replaceAll("{}", text.slice(from, to)).replaceAll("{1}", choices[0]?.label ?? "");
+}

@@ -1,0 +1,345 @@
+import { numberOf, subjectOf } from "./clauses.ts";
+import type { Syntax } from "./syntax.ts";
+import { TAG, TAG_SETS } from "./tag-sets.ts";
+import type { Trigrams } from "./trigrams.ts";
+import { hashText, type Word } from "./words.ts";
+
+/**
+ * Features of the place where a word stands, without the word itself, for the models that say which
+ * of several words or forms belongs there (`choice-models.ts`). Each is a hash; the same function
+ * serves training and use.
+ */
+export const MAX_FEATURES = 96;
+
+function mix(a: number, b: number): number {
+  let hash = Math.imul(a ^ b, 0x85ebca6b);
+  hash ^= hash >>> 13;
+  hash = Math.imul(hash, 0xc2b2ae35);
+  return hash ^ (hash >>> 16);
+}
+
+export { mix as mixHashes };
+
+const START = hashText("<s>");
+const END = hashText("</s>");
+const START_TAG = 60;
+const END_TAG = 61;
+/** How many words on each side are told apart from their order. */
+const REACH = 7;
+
+/** Words that say nothing of what a text is about. */
+const COMMON = new Set(
+  "the a an of to in and or is was were be for on with as at by it he she they i you we that this his her their its not from but had have has are".split(
+    " ",
+  ),
+);
+
+const commonHashes = new Set([...COMMON].map(hashText));
+
+/** Fills in the features of the units [from, to) and returns how many there are. */
+export function contextFeatures(
+  syntax: Syntax,
+  from: number,
+  to: number,
+  features: Int32Array,
+  reach = REACH,
+): number {
+  const { words, tags } = syntax;
+  const start = syntax.sentenceFrom[from] ?? 0;
+  const end = syntax.sentenceTo[from] ?? words.length;
+  const left = (distance: number): Word | undefined =>
+    from - distance >= start ? words[from - distance] : undefined;
+  const right = (distance: number): Word | undefined =>
+    to + distance < end ? words[to + distance] : undefined;
+  const leftTag = (distance: number) =>
+    from - distance >= start ? (tags[from - distance] ?? 0) : START_TAG;
+  const rightTag = (distance: number) =>
+    to + distance < end ? (tags[to + distance] ?? 0) : END_TAG;
+  const l1 = left(1);
+  const r1 = right(0);
+  const h1 = l1?.hash ?? START;
+  const h2 = left(2)?.hash ?? START;
+  const g1 = r1?.hash ?? END;
+  const g2 = right(1)?.hash ?? END;
+  const t1 = leftTag(1);
+  const t2 = leftTag(2);
+  const u1 = rightTag(0);
+  const u2 = rightTag(1);
+  let count = 0;
+  const add = (kind: number, value: number) => {
+    features[count++] = mix(kind * 0x9e3779b1, value);
+  };
+  add(1, from === start ? 1 : 0);
+  add(2, h1);
+  add(3, h2);
+  add(4, left(3)?.hash ?? START);
+  add(5, g1);
+  add(6, g2);
+  add(7, right(2)?.hash ?? END);
+  add(8, mix(h1, g1));
+  add(9, mix(h2, h1));
+  add(10, mix(g1, g2));
+  add(11, l1?.ending ?? 0);
+  add(12, r1?.ending ?? 0);
+  add(13, r1?.shortEnding ?? 0);
+  add(14, l1?.shortEnding ?? 0);
+  add(15, t1);
+  add(16, t2);
+  add(17, u1);
+  add(18, u2);
+  add(19, t1 * 64 + u1);
+  add(20, t2 * 64 + t1);
+  add(21, u1 * 64 + u2);
+  add(22, mix(t1, g1));
+  add(23, mix(h1, u1));
+  add(24, (t1 * 64 + u1) * 64 + u2);
+  add(25, (t2 * 64 + t1) * 64 + u1);
+  add(26, mix(g1, u2));
+  add(27, mix(h1, u1 * 64 + u2));
+  add(28, mix(t2, h1));
+  const next = syntax.nounGroups[syntax.nounAt[to] ?? -1];
+  if (next && to < end) {
+    add(29, words[next.head]?.hash ?? 0);
+    add(30, tags[next.head] ?? 0);
+    add(31, next.to < end ? (words[next.to]?.hash ?? END) : END);
+    add(32, next.to < end ? (tags[next.to] ?? 0) : END_TAG);
+  }
+  const previous = from > start ? syntax.nounGroups[syntax.nounAt[from - 1] ?? -1] : undefined;
+  if (previous) add(33, mix(words[previous.head]?.hash ?? 0, tags[previous.from - 1] ?? 0));
+  // The nearest verb before and after: a clause that has one needs no other.
+  for (let at = from - 1; at >= start && from - at < 12; at--) {
+    if (syntax.verbAt[at] === -1) continue;
+    add(34, words[at]?.hash ?? 0);
+    add(35, tags[at] ?? 0);
+    break;
+  }
+  for (let at = to; at < end && at - to < 12; at++) {
+    if (syntax.verbAt[at] === -1) continue;
+    add(36, tags[at] ?? 0);
+    break;
+  }
+  for (let distance = 1; distance <= reach; distance++) {
+    for (const word of [left(distance), right(distance - 1)]) {
+      if (!word || word.form.length < 3 || commonHashes.has(word.hash)) continue;
+      add(37, word.hash);
+    }
+  }
+  return count;
+}
+
+/** Adds what matters for the form of a verb: its auxiliary and its base form. */
+export function verbFeatures(
+  syntax: Syntax,
+  unit: number,
+  lemma: number,
+  features: Int32Array,
+  counted: number,
+): number {
+  const { words, tags } = syntax;
+  const start = syntax.sentenceFrom[unit] ?? 0;
+  let count = counted;
+  const add = (kind: number, value: number) => {
+    features[count++] = mix(kind * 0x9e3779b1, value);
+  };
+  const before = unitBefore(syntax, unit);
+  const skipped = before < unit - 1 ? 1 : 0;
+  const word = before >= start ? (words[before]?.hash ?? START) : START;
+  const tag = before >= start ? (tags[before] ?? 0) : START_TAG;
+  add(50, word);
+  add(51, tag);
+  add(52, mix(word, skipped));
+  add(53, lemma);
+  add(54, mix(lemma, tag));
+  add(55, mix(lemma, word));
+  const beforeThat = before - 1 >= start ? (tags[before - 1] ?? 0) : START_TAG;
+  add(56, tag * 64 + beforeThat);
+  add(57, mix(word, before - 1 >= start ? (words[before - 1]?.hash ?? START) : START));
+  return count;
+}
+
+/** The unit before a verb that is no adverb. */
+function unitBefore({ tags, sentenceFrom }: Syntax, unit: number): number {
+  const start = sentenceFrom[unit] ?? 0;
+  let before = unit - 1;
+  while (before >= start && (TAG_SETS.ADV[tags[before] ?? 0] || tags[before] === TAG.NOT)) before--;
+  return before;
+}
+
+/** What governs a noun group: the word before it, by its kind. */
+function governorOf(
+  { words, tags, verbAt, verbGroups, sentenceFrom }: Syntax,
+  from: number,
+): number {
+  const at = from - 1;
+  if (at < (sentenceFrom[from] ?? 0)) return 0;
+  const form = words[at]?.form ?? "";
+  const verb = verbGroups[verbAt[at] ?? -1];
+  if (verb) return verb.infinitive ? 1 : verb.finite >= 0 ? 2 : 3;
+  if (form === "of") return 4;
+  if (tags[at] === TAG.IN || tags[at] === TAG.TO) return 5;
+  if (form === "and") return 6;
+  if (form === "or" || form === "nor") return 7;
+  if (form === "that" || form === "which" || form === "who") return 8;
+  if (tags[at] === TAG.CS) return form === "than" || form === "as" ? 9 : 10;
+  if (form === ",") return 11;
+  if (tags[at] === TAG.CC) return 12;
+  if (TAG_SETS.WH[tags[at] ?? 0]) return 13;
+  return TAG_SETS.STOP[tags[at] ?? 0] ? 14 : 15;
+}
+
+/** Noun groups looked back at. */
+const GROUPS = 4;
+
+/** Fills in what matters for the number of a verb: the noun groups before it and what governs them. */
+export function numberFeatures(
+  syntax: Syntax,
+  unit: number,
+  features: Int32Array,
+  counted: number,
+): number {
+  const { words, tags, nounGroups, nounAt } = syntax;
+  const start = syntax.sentenceFrom[unit] ?? 0;
+  let count = counted;
+  const add = (kind: number, value: number) => {
+    features[count++] = mix(kind * 0x9e3779b1, value);
+  };
+  const before = unitBefore(syntax, unit);
+  const word = before >= start ? (words[before]?.hash ?? START) : START;
+  const tag = before >= start ? (tags[before] ?? 0) : START_TAG;
+  const group = syntax.verbGroups[syntax.verbAt[unit] ?? -1];
+  const verb =
+    group && group.finite === unit
+      ? group
+      : {
+          ...LONE_VERB,
+          from: unit,
+          to: Math.max(unit + 1, group?.to ?? 0),
+          finite: unit,
+          main: unit,
+        };
+  const subject = subjectOf(syntax, verb);
+  const number = subject ? NUMBER_CODES[subject.number] : 0;
+  const near = (subject?.near ? 1 : 0) + (subject?.inverted ? 2 : 0);
+  add(80, number);
+  add(81, number * 8 + near);
+  add(82, word);
+  add(83, tag * 4 + number);
+  if (subject) {
+    const { head, from } = subject.group;
+    add(84, mix(words[head]?.hash ?? 0, near));
+    add(85, mix(words[from]?.hash ?? 0, number));
+    add(86, (tags[head] ?? 0) * 64 + number * 8 + near);
+    add(87, mix(governorOf(syntax, from), number * 8 + near));
+    add(88, mix(words[head]?.ending ?? 0, tags[head] ?? 0));
+  }
+  // The groups before the verb, nearest first, by number and governor.
+  let path = 0;
+  let at = before;
+  let seen = 0;
+  let gap = 0;
+  while (at >= start && seen < GROUPS) {
+    const index = nounAt[at] ?? -1;
+    const one = nounGroups[index];
+    if (!one) {
+      const form = words[at]?.form ?? "";
+      if (seen === 0)
+        gap = mix(gap, GAP_WORDS.has(form) ? (words[at]?.hash ?? 0) : (tags[at] ?? 0));
+      at--;
+      continue;
+    }
+    const code =
+      NUMBER_CODES[numberOf(syntax, one)] * 32 +
+      governorOf(syntax, one.from) * 2 +
+      (one.pronoun ? 1 : 0);
+    path = mix(path + 1, code);
+    add(90 + seen, path);
+    if (seen === 0) {
+      add(94, gap);
+      add(95, mix(gap, code));
+      add(96, mix(words[one.head]?.hash ?? 0, governorOf(syntax, one.from)));
+    }
+    if (seen === 1) add(97, mix(gap, path));
+    at = one.from - 1;
+    seen++;
+  }
+  add(98, mix(number * 8 + near, path));
+  add(99, mix(gap, number * 8 + near));
+  const after = unit + 1 < (syntax.sentenceTo[unit] ?? 0) ? (tags[unit + 1] ?? 0) : END_TAG;
+  add(100, after * 64 + tag);
+  const next = nounGroups[nounAt[verb.to] ?? -1];
+  const following = next ? NUMBER_CODES[numberOf(syntax, next)] : 0;
+  add(101, following * 64 + tag);
+  add(102, mix(following * 8 + number, words[start]?.hash ?? 0));
+  return count;
+}
+
+const NUMBER_CODES = { singular: 1, plural: 2, unknown: 3 } as const;
+const GAP_WORDS = new Set(["that", "which", "who", ",", "(", ")", "what", "there", "as"]);
+const LONE_VERB = { tense: "present", passive: false, negated: false, infinitive: false } as const;
+
+/** A difference of log10 in steps fine enough to learn from. */
+function fine(difference: number): number {
+  return Math.max(-12, Math.min(12, Math.round(difference * 3)));
+}
+
+/** Adds what matters for the article of a noun group that begins at `to`: its head and its makeup. */
+export function groupFeatures(
+  syntax: Syntax,
+  from: number,
+  to: number,
+  features: Int32Array,
+  counted: number,
+  trigrams: Trigrams,
+): number {
+  const { words, tags } = syntax;
+  let count = counted;
+  const add = (kind: number, value: number) => {
+    features[count++] = mix(kind * 0x9e3779b1, value);
+  };
+  const group = syntax.nounGroups[syntax.nounAt[to] ?? -1];
+  if (!group) return count;
+  const head = words[group.head];
+  const start = syntax.sentenceFrom[from] ?? 0;
+  const end = syntax.sentenceTo[from] ?? words.length;
+  const before = from > start ? (words[from - 1]?.hash ?? START) : START;
+  const tagBefore = from > start ? (tags[from - 1] ?? 0) : START_TAG;
+  const after = group.to < end ? (tags[group.to] ?? 0) : END_TAG;
+  const noun = head?.hash ?? 0;
+  const length = Math.min(4, group.to - to);
+  add(70, mix(noun, tagBefore));
+  add(71, mix(noun, before));
+  add(72, mix(noun, after));
+  add(73, mix(head?.ending ?? 0, tagBefore));
+  add(74, length * 64 + tagBefore);
+  add(75, mix(tags[to] ?? 0, length * 64 + after));
+  add(76, mix(noun, length));
+  add(77, mix(words[to]?.hash ?? 0, tagBefore));
+  const later = group.to < end ? (words[group.to]?.hash ?? END) : END;
+  add(78, mix(noun, later));
+  // How fond the noun and its first word are of articles, in a large body of text.
+  const id = trigrams.id(head?.form ?? "");
+  const first = trigrams.id(words[to]?.form ?? "");
+  const previous = from > start ? trigrams.id(words[from - 1]?.form ?? "") : trigrams.id("<s>");
+  if (id >= 0) {
+    const own = trigrams.score(-1, -1, id);
+    const withA = fine(trigrams.score(-1, trigrams.id("a"), id) - own);
+    const withThe = fine(trigrams.score(-1, trigrams.id("the"), id) - own);
+    add(79, withA);
+    add(103, withThe);
+    add(104, mix(withA, withThe));
+    add(105, mix(withA, tagBefore));
+    add(106, mix(withA, length));
+  }
+  if (first >= 0 && previous >= 0) {
+    const bare = trigrams.score(-1, previous, first) - trigrams.score(-1, -1, first);
+    const led = Math.max(
+      trigrams.score(previous, trigrams.id("a"), first),
+      trigrams.score(previous, trigrams.id("the"), first),
+    );
+    add(107, fine(bare));
+    add(108, fine(trigrams.score(-1, previous, first) - led));
+    add(109, mix(fine(bare), tagBefore));
+    add(110, mix(fine(bare), length * 64 + tagBefore));
+  }
+  return count;
+}

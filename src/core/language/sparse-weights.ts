@@ -1,0 +1,118 @@
+/**
+ * Weights of hashed features, few classes each, packed for shipping: the features' keys sorted, as
+ * differences in 7-bit groups, low first; one byte a feature for the number of its weights; one byte
+ * a weight for its class; one signed byte a weight.
+ */
+export interface PackedSizes {
+  features: number;
+  keyBytes: number;
+  weights: number;
+}
+
+const CLASS_BITS = 6;
+const CLASS_SPACE = 1 << CLASS_BITS;
+
+/** A table of such weights, each found at once. Classes are below 64. */
+export class SparseWeights {
+  /** Bytes it was read from. */
+  readonly byteLength: number;
+  private readonly mask: number;
+  /** For each slot the feature's key, then where its weights begin and how many they are. */
+  private readonly table: Int32Array;
+  /** Each weight with its class: weight * 64 + class. */
+  private readonly weights: Int16Array;
+
+  /** Throws RangeError when there are fewer bytes than the sizes ask for. */
+  constructor(bytes: Uint8Array, { features, keyBytes, weights }: PackedSizes) {
+    this.byteLength = keyBytes + features + 2 * weights;
+    if (bytes.length < this.byteLength) throw new RangeError("the weights are damaged");
+    const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+    const classesAt = keyBytes + features;
+    this.weights = new Int16Array(weights);
+    for (let index = 0; index < weights; index++) {
+      const weight = view.getInt8(classesAt + weights + index);
+      this.weights[index] = weight * CLASS_SPACE + (bytes[classesAt + index] ?? 0);
+    }
+    let capacity = 1;
+    while (capacity < features * 1.6) capacity *= 2;
+    this.mask = capacity - 1;
+    this.table = new Int32Array(2 * capacity);
+    let at = 0;
+    let key = 0;
+    let start = 0;
+    for (let index = 0; index < features; index++) {
+      let factor = 1;
+      let byte = 0;
+      do {
+        byte = bytes[at++] ?? 0;
+        key += (byte & 127) * factor;
+        factor *= 128;
+      } while (byte & 128);
+      const slot = this.slot(key | 0);
+      const size = bytes[keyBytes + index] ?? 0;
+      this.table[slot] = key | 0;
+      this.table[slot + 1] = start * CLASS_SPACE + size;
+      start += size;
+    }
+  }
+
+  /** Adds a feature's weights to the scores of its classes. */
+  add(scores: Int32Array, feature: number): void {
+    const slot = this.slot(feature || 1);
+    if (this.table[slot] === 0) return;
+    const place = this.table[slot + 1] ?? 0;
+    const from = place >> CLASS_BITS;
+    const to = from + (place & (CLASS_SPACE - 1));
+    for (let at = from; at < to; at++) {
+      const packed = this.weights[at] ?? 0;
+      const one = packed & (CLASS_SPACE - 1);
+      scores[one] = (scores[one] ?? 0) + (packed >> CLASS_BITS);
+    }
+  }
+
+  private slot(key: number): number {
+    const { table, mask } = this;
+    let slot = (Math.imul(key, 0x9e3779b1) >>> 7) & mask;
+    while (table[2 * slot] !== 0 && table[2 * slot] !== key) slot = (slot + 1) & mask;
+    return 2 * slot;
+  }
+}
+
+/** A feature with its weights, before packing; keys are 32-bit and above 0. */
+export interface LearnedFeature {
+  key: number;
+  classes: number[];
+  /** From -127 to 127. */
+  values: number[];
+}
+
+/** Packs features for `SparseWeights`. */
+export function packWeights(features: LearnedFeature[]): { bytes: Uint8Array; sizes: PackedSizes } {
+  features.sort((a, b) => a.key - b.key);
+  const keys: number[] = [];
+  let previous = 0;
+  for (const { key } of features) {
+    let rest = key - previous;
+    previous = key;
+    while (rest > 127) {
+      keys.push((rest % 128) | 128);
+      rest = Math.floor(rest / 128);
+    }
+    keys.push(rest);
+  }
+  const classes = features.flatMap((feature) => feature.classes);
+  const values = features.flatMap((feature) => feature.values);
+  const sizes = { features: features.length, keyBytes: keys.length, weights: classes.length };
+  const bytes = new Uint8Array(keys.length + features.length + 2 * classes.length);
+  bytes.set(keys);
+  bytes.set(
+    features.map((feature) => feature.classes.length),
+    keys.length,
+  );
+  bytes.set(classes, keys.length + features.length);
+  bytes.set(
+    values.map((value) => value & 255),
+    keys.length + features.length + classes.length,
+  );
+  return { bytes, sizes };
+}

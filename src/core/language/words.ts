@@ -1,0 +1,142 @@
+import { type Inflection, type IrregularForms, inflect, lemmasOf } from "./lemmas.ts";
+import type { Lexicon } from "./lexicon.ts";
+import type { Unit } from "./units.ts";
+
+/** A word as patterns and models see it, one object for all places with the same form. */
+export interface Word {
+  /** Lower case, with a plain apostrophe; "#" for everything that begins with a digit. */
+  form: string;
+  /** Above 0 for words that some pattern asks for. */
+  id: number;
+  hash: number;
+  /** Hashes of the last three and the last two letters. */
+  ending: number;
+  shortEnding: number;
+  /** Traits in running text (`lexicon.ts`). */
+  traits: number;
+}
+
+/** Words remembered as written; beyond it the memory starts anew. */
+const MAX_REMEMBERED = 60_000;
+
+/** Reads units as words, and words back to their base forms. */
+export class WordTable {
+  private readonly remembered = new Map<string, Word>();
+  private readonly ids = new Map<string, number>();
+  private readonly bases = new Map<string, string>();
+
+  constructor(
+    private readonly lexicon: Lexicon,
+    private readonly irregular: IrregularForms,
+  ) {}
+
+  /** The number of a lower-case form, given one now if it has none. Ask before any text is read. */
+  intern(form: string): number {
+    const known = this.ids.get(form);
+    if (known !== undefined) return known;
+    const id = this.ids.size + 1;
+    this.ids.set(form, id);
+    const word = this.remembered.get(form);
+    if (word) this.remembered.clear();
+    return id;
+  }
+
+  /** The forms that have a number, with it. */
+  interned(): Iterable<[string, number]> {
+    return this.ids;
+  }
+
+  /** The words of a text's units. */
+  read(text: string, units: readonly Unit[]): Word[] {
+    return units.map(({ from, to }) => this.word(text.slice(from, to)));
+  }
+
+  /** The word for a form as written. */
+  word(written: string): Word {
+    const known = this.remembered.get(written);
+    if (known) return known;
+    if (this.remembered.size >= MAX_REMEMBERED) this.remembered.clear();
+    const first = written.charCodeAt(0);
+    const form = first >= 48 && first <= 57 ? "#" : written.replaceAll("’", "'").toLowerCase();
+    let word = this.remembered.get(form);
+    if (!word || word.form !== form) {
+      word = {
+        form,
+        id: this.ids.get(form) ?? 0,
+        hash: hashText(form),
+        ending: hashText(form.slice(-3)),
+        shortEnding: hashText(form.slice(-2)),
+        traits: this.lexicon.traitsInText(written),
+      };
+      this.remembered.set(form, word);
+    }
+    this.remembered.set(written, word);
+    return word;
+  }
+
+  /** The base form of a lower-case word with this inflection, or the word itself. */
+  base(form: string, inflections: readonly Inflection[]): string {
+    const key = `${inflections[0]} ${form}`;
+    const known = this.bases.get(key);
+    if (known !== undefined) return known;
+    const exists = (lemma: string, trait: number) => (this.lexicon.traits(lemma) & trait) !== 0;
+    const lemmas = lemmasOf(form, this.irregular, exists);
+    const found = lemmas.find(
+      ({ inflection }) => inflection !== null && inflections.includes(inflection),
+    );
+    const base = found?.lemma ?? form;
+    this.bases.set(key, base);
+    return base;
+  }
+
+  /** The base form of a verb. */
+  verb(form: string): string {
+    return CLIPPED.get(form) ?? this.base(form, ["VBZ", "VBD", "VBN", "VBG"]);
+  }
+
+  /** The singular of a noun. */
+  noun(form: string): string {
+    return this.base(form, ["NNS"]);
+  }
+
+  /** A base form inflected, in US spelling; null gives the base form back. */
+  inflect(lemma: string, inflection: Inflection | null): string {
+    if (inflection === null) return lemma;
+    const be = BE[lemma === "be" ? inflection : ""];
+    return be ?? inflect(lemma, inflection, this.irregular, this.lexicon, "en-US");
+  }
+}
+
+/** The verb "be", whose forms no rule gives; where there are two, the singular. */
+const BE: Record<string, string> = { VBZ: "is", VBD: "was", VBN: "been", VBG: "being" };
+
+/** Forms cut short by an apostrophe, and those of the verb "be". */
+const CLIPPED = new Map([
+  ["'m", "be"],
+  ["'re", "be"],
+  ["'ve", "have"],
+  ["am", "be"],
+  ["is", "be"],
+  ["are", "be"],
+  ["was", "be"],
+  ["were", "be"],
+  ["been", "be"],
+  ["being", "be"],
+  ["be", "be"],
+  ["has", "have"],
+  ["had", "have"],
+  ["having", "have"],
+  ["have", "have"],
+  ["does", "do"],
+  ["did", "do"],
+  ["done", "do"],
+  ["doing", "do"],
+  ["do", "do"],
+]);
+
+/** FNV-1a over UTF-16 units. */
+export function hashText(text: string): number {
+  let hash = 2166136261;
+  for (let at = 0; at < text.length; at++) hash = Math.imul(hash ^ text.charCodeAt(at), 16777619);
+  return hash;
+}
