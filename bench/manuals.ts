@@ -9,7 +9,7 @@ export type ManualMark = PrintedMark & { context: string };
 
 /** A sample of the pages of each manual, each manual as one text. */
 export function manualTexts(
-  part: "tune" | "test",
+  part: "train" | "tune" | "test",
 ): { name: string; text: string; spans: Span[] }[] {
   return MANUALS[part].flatMap((folder) => {
     const files = htmlFiles(folder);

@@ -65,7 +65,7 @@ function placesFor(kind: ErrorKind, words: readonly Word[], language: Language):
     const before = at(index - 1);
     switch (kind) {
       case "doubled word":
-        if (/^[a-z]{2,}$/.test(form) && !/^(?:that|had|very|so)$/.test(form)) {
+        if (/^[a-z]{2,}$/.test(form) && !/^(?:that|had|very|so|long|far|much)$/.test(form)) {
           places.push({ from, to, insert: `${form} ${form}` });
         }
         break;
@@ -227,8 +227,9 @@ export function plantErrors(
         const words = block.tokens
           .filter(({ from, to }) => from >= sentence.from && to <= sentence.to)
           .map(({ from, to, tag }) => ({ from, to, tag, form: block.text.slice(from, to) }));
-        // Speech is let alone.
-        if (words.some(({ form }) => form === '"')) continue;
+        // Speech is let alone, also where it runs on from the sentence before.
+        const before = block.text.slice(0, sentence.from).split('"').length - 1;
+        if (before % 2 === 1 || words.some(({ form }) => form === '"')) continue;
         const places = placesFor(kind, words, language);
         const place = places[Math.floor(random() * places.length)];
         if (!place) continue;

@@ -47,9 +47,7 @@ export function subjectOf(syntax: Syntax, verb: VerbGroup): Subject | null {
     }
     if (RELATIVE.has(form) && (tag === TAG.WDT || tag === TAG.WP || tag === TAG.CS)) {
       const before = lastGroupEnding(syntax, at, start);
-      return (
-        before && { group: before, number: numberOf(syntax, before), near: false, inverted: false }
-      );
+      return before && antecedent(syntax, before, start);
     }
     if (tag === TAG[","]) {
       // An insertion between commas: go on before the comma that opens it.
@@ -122,6 +120,16 @@ function relativeBefore({ words, tags }: Syntax, verb: VerbGroup, start: number)
     if (tags[at] === TAG[","]) return -1;
   }
   return -1;
+}
+
+/** What a relative pronoun stands for: in "the row of hotels that" it may be either noun. */
+function antecedent(syntax: Syntax, group: NounGroup, start: number): Subject {
+  const number = numberOf(syntax, group);
+  const found = { group, number, near: false, inverted: false };
+  if (group.from - 2 < start || syntax.tags[group.from - 1] !== TAG.IN) return found;
+  const other = syntax.nounGroups[syntax.nounAt[group.from - 2] ?? -1];
+  const doubtful = other && numberOf(syntax, other) !== number;
+  return doubtful ? { ...found, number: "unknown" } : found;
 }
 
 function firstAfterComma({ tags }: Syntax, from: number, start: number): number {

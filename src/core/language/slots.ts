@@ -270,6 +270,15 @@ export function numberFeatures(
   const following = next ? NUMBER_CODES[numberOf(syntax, next)] : 0;
   add(101, following * 64 + tag);
   add(102, mix(following * 8 + number, words[start]?.hash ?? 0));
+  // "if it were", "demands that he have": moods in which number does not show.
+  let mood = 0;
+  for (let back = before; back >= start && before - back < 10; back--) {
+    const form = words[back]?.form ?? "";
+    if (form === "if" || form === "though" || form === "lest" || form === "whether") mood = 1;
+    if (form === "that" && syntax.verbAt[back - 1] !== -1) mood = words[back - 1]?.hash ?? 2;
+    if (mood !== 0) break;
+  }
+  add(111, mix(mood, words[unit]?.ending ?? 0));
   return count;
 }
 

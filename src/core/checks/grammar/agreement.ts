@@ -1,7 +1,7 @@
 import { numberForm } from "../../language/choice-models.ts";
 import { subjectOf } from "../../language/clauses.ts";
-import { type Syntax, type VerbGroup, written } from "../../language/syntax.ts";
-import { TAG } from "../../language/tag-sets.ts";
+import { type NounGroup, type Syntax, type VerbGroup, written } from "../../language/syntax.ts";
+import { TAG, TAG_SETS } from "../../language/tag-sets.ts";
 import type { WordTable } from "../../language/words.ts";
 import { type Found, markCheck } from "../mark-check.ts";
 import { betterChoices } from "./better-choices.ts";
@@ -69,47 +69,128 @@ function reasonFor(syntax: Syntax, verb: VerbGroup, best: number): string {
 }
 
 const THIRD = new Set(["he", "she", "it"]);
-const PLURAL = new Set(["we", "they"]);
+const PLURAL = new Set(["we", "they", "you"]);
+const SINGULAR_FORMS = new Set(["is", "was", "has", "does"]);
+const PLURAL_FORMS = new Set(["are", "were", "have", "do"]);
 
-/** A pronoun right before a verb of the other number: "she have", "they was", "it don't". */
-function plainDisagreement(
-  { words, tags, sentenceFrom }: Syntax,
-  verb: VerbGroup,
-  table: WordTable,
-): Found | null {
+/** A finite verb whose subject the phrases tell without doubt, and that is of the other number. */
+function plainDisagreement(syntax: Syntax, verb: VerbGroup, table: WordTable): Found | null {
+  const { words, tags } = syntax;
   const unit = verb.finite;
   if (unit < 0 || unit !== verb.from) return null;
+  const form = words[unit]?.form ?? "";
+  const tag = tags[unit];
+  const lexical = verb.main === unit && !SINGULAR_FORMS.has(form) && !PLURAL_FORMS.has(form);
+  const singular =
+    SINGULAR_FORMS.has(form) || (lexical && tag === TAG.VBZ && !form.startsWith("'"));
+  const plural = PLURAL_FORMS.has(form) || (lexical && tag === TAG.VB);
+  if (!singular && !plural) return null;
+  const mend = () => ({ from: unit, to: unit + 1, mends: [numberForm(form, plural, table)] });
+  const byPronoun = pronounDisagreement(syntax, unit, singular);
+  if (byPronoun) return { ...mend(), reason: `“${byPronoun}” takes “{1}”.` };
+  const subject = subjectOf(syntax, verb);
+  if (!subject || subject.group.pronoun || subject.number === "unknown") return null;
+  if ((subject.number === "singular") === singular) return null;
+  const opening = openingOf(syntax, unit);
+  if (!isPlain(syntax, subject.group, unit, opening, subject.inverted)) return null;
+  // A plural verb may be a mood: "if it were", "demands that he go", "let the wall stand".
+  if (plural && (hasMood(syntax, unit) || (lexical && subject.inverted))) return null;
+  if (lexical && plural && (opening !== subject.group.from || !takesPlain(syntax, unit)))
+    return null;
+  const head = written(syntax, subject.group.head);
+  const wanted = singular ? "plural" : "singular";
+  return { ...mend(), reason: `“${head}” is ${wanted}, and so is its verb: “{1}”.` };
+}
+
+/** The pronoun right before a verb of the other number: "she have", "they was", "it don't". */
+function pronounDisagreement(syntax: Syntax, unit: number, singular: boolean): string | null {
+  const { words, tags } = syntax;
+  const start = syntax.sentenceFrom[unit] ?? 0;
+  const form = words[unit]?.form ?? "";
   let at = unit - 1;
-  const start = sentenceFrom[unit] ?? 0;
   if (at >= start && tags[at] === TAG.RB && !/^(?:not|only|so|nor)$/.test(words[at]?.form ?? ""))
     at--;
   if (at < start) return null;
   const subject = words[at]?.form ?? "";
-  const form = words[unit]?.form ?? "";
-  // "what they and he have", "let it have", "if it were", "demands that he have", "did he go".
-  const before = words[at - 1]?.form ?? "<s>";
+  const before = at > start ? (words[at - 1]?.form ?? "") : "";
   const opens =
     at === start || /^(?:[,;:.?!“"(—]|but|because|when|while|so|which|what|then)$/.test(before);
   if (!opens) return null;
-  const plural = new Set(["have", "are", "were", "do"]);
-  const singular = new Set(["has", "is", "was", "does"]);
-  if (THIRD.has(subject) && plural.has(form) && form !== "were") {
-    return {
-      from: unit,
-      to: unit + 1,
-      mends: [numberForm(form, true, table)],
-      reason: `“${subject}” takes “{1}”.`,
-    };
+  if (singular) return PLURAL.has(subject) ? subject : null;
+  if (!THIRD.has(subject)) return null;
+  if (form === "were") return at === start ? subject : null;
+  if (PLURAL_FORMS.has(form)) return subject;
+  return at === start && tags[unit] === TAG.VB && takesPlain(syntax, unit) ? subject : null;
+}
+
+/** Where the clause of a verb begins, as far as that is plain: the sentence's start, after "and" or "but". */
+function openingOf({ sentenceFrom, tags, words }: Syntax, unit: number): number {
+  let at = sentenceFrom[unit] ?? 0;
+  while (
+    at < unit &&
+    (tags[at] === TAG.CC ||
+      tags[at] === TAG.QT ||
+      (tags[at] === TAG.RB && words[at + 1]?.form === ","))
+  )
+    at++;
+  if (at < unit && words[at]?.form === ",") at++;
+  return at;
+}
+
+/** The subject opens the sentence and nothing but phrases with prepositions parts it from the verb. */
+function isPlain(
+  { tags, words, nounAt, nounGroups }: Syntax,
+  group: NounGroup,
+  unit: number,
+  opening: number,
+  inverted: boolean,
+): boolean {
+  if (inverted) return unit === opening && nounGroups[nounAt[unit + 1] ?? -1] === group;
+  if (group.from !== opening) return false;
+  if (group.number === "singular" && group.determiner < 0) return false;
+  for (let at = group.to; at < unit; at++) {
+    const tag = tags[at] ?? 0;
+    const phrase = tag === TAG.IN || (nounAt[at] ?? -1) >= 0 || TAG_SETS.ADV[tag];
+    if (!phrase || words[at]?.form === "and" || words[at]?.form === "or") return false;
+    if (/^(?:with|than|as|like|plus|including|besides|but)$/.test(words[at]?.form ?? ""))
+      return false;
   }
-  if ((PLURAL.has(subject) || subject === "you") && singular.has(form)) {
-    return {
-      from: unit,
-      to: unit + 1,
-      mends: [numberForm(form, false, table)],
-      reason: `“${subject}” takes “{1}”.`,
-    };
+  // "The fourth and fifth", "the deaf": a group whose head is no noun may be either.
+  return TAG_SETS.NOUN[tags[group.head] ?? 0] === 1 && !hasConjunction(words, group);
+}
+
+function hasConjunction(words: Syntax["words"], group: NounGroup): boolean {
+  for (let at = group.from; at < group.to; at++)
+    if (words[at]?.form === "and" || words[at]?.form === ",") return true;
+  return false;
+}
+
+function hasMood({ words, sentenceFrom }: Syntax, unit: number): boolean {
+  for (let at = unit - 1; at >= (sentenceFrom[unit] ?? 0) && unit - at < 16; at--) {
+    if (/^(?:if|though|lest|whether|that|let|wish|unless|god|suppose)$/.test(words[at]?.form ?? ""))
+      return true;
   }
-  return null;
+  return false;
+}
+
+/** What follows a base form shows that it is a verb: an object, a preposition, "to". */
+function takesPlain({ tags, words }: Syntax, unit: number): boolean {
+  const next = tags[unit + 1] ?? 0;
+  if (
+    /^(?:put|cut|let|set|hit|cost|read|shut|spread|beat|quit|hurt|cast|burst|bid|bet|rid|split|thrust)$/.test(
+      words[unit]?.form ?? "",
+    )
+  )
+    return false;
+  return (
+    next === TAG.DT ||
+    next === TAG.PRP$ ||
+    next === TAG.PPO ||
+    next === TAG.TO ||
+    next === TAG.IN ||
+    next === TAG.CS ||
+    next === TAG.WRB
+  );
 }
 
 /** "Each of the gauges have": the verb goes with "each". */
@@ -132,13 +213,13 @@ export const eachAgreement = markCheck({
   ],
   reason: "The verb goes with the singular “each”, “one” or “nobody”: “{1}”.",
   patterns: [
-    "each|either|neither of the|these|those|our|their|them|us ADJ? NNS? [are|were|have|do] => $6:VBZ",
+    "each|either|neither of the|these|those|our|their|them|us ADJ|CD? NNS? [are|were|have|do] => $6:VBZ",
     "one of the|these|those|our|their ADJ? NNS [are|have|do] => $6:VBZ",
     "each|every|either|neither one? of the|these|those|our|their ADJ? NNS [are|were|have|do] => $7:VBZ",
     "everyone|everybody|nobody|somebody|someone|anyone|anybody IN the|these|our ADJ? NOUN [are|were|have|do] => $6:VBZ",
     "<s> everyone|everybody|nobody|somebody|someone [are|were|have|do] => $3:VBZ",
     "<s> each|every NN [are|were|have|do] => $4:VBZ",
-    "each|either|neither of the|these|those|our|their ADJ? NNS [VB] => $6:VBZ",
+    "each|either|neither of the|these|those|our|their ADJ|CD? NNS [VB] => $6:VBZ",
     "everyone|everybody|nobody IN the|these|our ADJ? NOUN [VB] => $6:VBZ",
   ],
   accepts: ({ bounds, pattern }, { words, sentenceFrom, tags }) => {

@@ -92,14 +92,20 @@ export const paragraphStart = markCheck({
         if (OPENING_WORDS[syntax.tags[0] ?? 0] || block.sentences.length > 2) capital(0);
       }
     }
-    for (const { index } of text.matchAll(/(?<=\p{Ll}[?!] )\p{Ll}/gu)) {
-      const unit = units.findIndex((one) => one.from === index);
-      if (unit > 0 && syntax.nounAt[unit] !== -1 && text[index - 3] !== "”") {
-        const group = syntax.nounGroups[syntax.nounAt[unit] ?? -1];
-        const after = group && syntax.verbGroups[syntax.verbAt[group.to] ?? -1];
-        if (after && after.finite >= 0 && !/^(?:he|she|they|i)$/.test(words[unit]?.form ?? ""))
-          capital(unit);
-      }
+    for (const { index } of text.matchAll(/(?<=[\p{Ll}\d][?!]|[.?!]["”]) \p{Ll}/gu)) {
+      const unit = units.findIndex((one) => one.from === index + 1);
+      if (unit < 1) continue;
+      const quoted = /["”]/.test(text[index - 1] ?? "");
+      const opener = AFTER_STOP.has(words[unit]?.form ?? "");
+      const group = syntax.nounGroups[syntax.nounAt[unit] ?? -1];
+      const after = group && syntax.verbGroups[syntax.verbAt[group.to] ?? -1];
+      const speaks =
+        after &&
+        /^(?:said|asked|cried|says|wrote|replied|thought|exclaimed|shouted|whispered|called|answered|muttered|yelled|demanded|added|snapped)$/.test(
+          words[after.main]?.form ?? "",
+        );
+      if (speaks) continue;
+      if (opener || (!quoted && after && after.finite >= 0 && !group?.pronoun)) capital(unit);
     }
     return found;
   },
@@ -120,6 +126,13 @@ const OPENING_WORDS = tagSet(
   "WP",
   "RB",
   "CC",
+);
+
+/** Open a sentence after a question or a quotation far more often than they go on with one. */
+const AFTER_STOP = new Set(
+  "the this that these those such it there if when but moreover however in on at for some many no".split(
+    " ",
+  ),
 );
 
 const TITLES =

@@ -21,7 +21,7 @@ export const doubleComparison = markCheck({
     const form = words[second]?.form ?? "";
     if (
       !/(?:er|est)$/.test(form) ||
-      /^(?:other|former|latter|upper|lower|inner|outer|later|under|over|eager|bitter|clever|proper|tender|sober|slender|elder|modest|honest|earnest)$/.test(
+      /^(?:other|former|latter|upper|lower|inner|outer|under|over|eager|bitter|clever|proper|tender|sober|slender|elder|modest|honest|earnest)$/.test(
         form,
       )
     )
@@ -29,11 +29,8 @@ export const doubleComparison = markCheck({
     const after = tags[second + 1] ?? 0;
     const before = words[(bounds[2 * pattern.marked.from] ?? 0) - 1]?.form ?? "";
     // "more younger men", "no more higher walls": more of them.
-    if (after === TAG.NNS || (after === TAG.NN && pattern.source.startsWith("[more"))) return false;
-    return (
-      !/^(?:the|no|any|some|many|two|three|once|even)$/.test(before) ||
-      pattern.source.includes("most")
-    );
+    if (after === TAG.NNS) return false;
+    return !/^(?:no|any|some|many|two|three|even)$/.test(before) || pattern.source.includes("most");
   },
 });
 

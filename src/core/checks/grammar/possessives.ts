@@ -27,44 +27,68 @@ export const apostrophePlural = markCheck({
       if (word.form !== "'s" || unit < 1) continue;
       const noun = unit - 1;
       const form = words[noun]?.form ?? "";
-      if (!/^[a-z]{3,}$/.test(form) || tags[noun] !== TAG.NN) continue;
-      if (/\p{Lu}/u.test(written(syntax, noun))) continue;
-      const after = tags[unit + 1] ?? TAG["."];
-      const next = words[unit + 1]?.form ?? "";
-      const before = words[noun - 1]?.form ?? "";
-      const start = syntax.sentenceFrom[noun] ?? 0;
-      const many = noun > start && MANY.has(before);
-      const verb = /^(?:are|were|have|do)$/.test(next);
-      // "chart's and maps", "the visitor's came": what follows cannot be owned.
-      const joined =
-        next === "and" && tags[unit + 2] === TAG.NNS && TAG_SETS.VERB[tags[noun - 1] ?? 0] === 1;
-      const finite =
-        after === TAG.VBD && !PARTICIPLE_LIKE.test(next) && (syntax.nounAt[unit + 2] ?? -1) === -1;
-      const counted =
-        many && (TAG_SETS.STOP[after] === 1 || TAG_SETS.VERB[after] === 1 || after === TAG.IN);
-      const all =
-        /^(?:all|no|these|those|many|some|both)$/.test(before) ||
-        /^(?:all|these|those|many)$/.test(words[noun - 2]?.form ?? "");
-      const plural = table.inflect(form, "NNS");
-      if (lexicon.varieties(plural) === 0) continue;
       if (
-        verb ||
-        joined ||
-        counted ||
-        (finite && before === "the") ||
-        (all && (after === TAG.IN || verb))
-      ) {
-        found.push({ from: noun, to: unit + 1, mends: [plural] });
-      }
+        !/^[a-z]{3,}$/.test(form) ||
+        (tags[noun] !== TAG.NN && !/^(?:hundred|thousand|million)$/.test(form))
+      )
+        continue;
+      if (/\p{Lu}/u.test(written(syntax, noun))) continue;
+      const plural = table.inflect(form, "NNS");
+      if (lexicon.varieties(plural) === 0 || plural === form) continue;
+      if (isPlural(syntax, noun)) found.push({ from: noun, to: unit + 1, mends: [plural] });
     }
     return found;
   },
 });
 
+/** Whether a noun with 's owns nothing and is no "is": what follows it cannot be owned. */
+function isPlural(syntax: Syntax, noun: number): boolean {
+  const { words, tags, verbAt, verbGroups, nounGroups, nounAt } = syntax;
+  const next = noun + 2;
+  const after = next < tags.length ? (tags[next] ?? 0) : TAG["."];
+  const form = words[next]?.form ?? "";
+  const before = words[noun - 1]?.form ?? "";
+  const group = nounGroups[nounAt[noun] ?? -1];
+  const first = words[group?.from ?? noun]?.form ?? "";
+  const many = MANY.has(before) || (group !== undefined && group.from < noun && MANY.has(first));
+  if (/^(?:are|were|have|do)$/.test(form)) return true;
+  const verb = verbGroups[verbAt[next] ?? -1];
+  if (verb && verb.finite === next && (after === TAG.VBD || after === TAG.MD)) {
+    // "The gauge's broken": a participle after "is".
+    return (
+      after === TAG.MD ||
+      !PARTICIPLE_LIKE.test(form) ||
+      TAG_SETS.PRONOUN[tags[next + 1] ?? 0] === 1 ||
+      tags[next + 1] === TAG.DT
+    );
+  }
+  // Without another verb in the sentence, 's is one.
+  const start = syntax.sentenceFrom[noun] ?? 0;
+  const end = syntax.sentenceTo[noun] ?? tags.length;
+  const clause = verbGroups.some(
+    (one) => one.finite >= start && one.to <= end && one.finite !== noun + 1,
+  );
+  if (!clause) return many && TAG_SETS.STOP[after] === 1;
+  if (first === "a" || first === "an" || PERSONS.test(words[noun]?.form ?? "")) return many;
+  if (after === TAG.CC && TAG_SETS.NOMINAL[tags[next + 1] ?? 0]) return tags[next + 1] === TAG.NNS;
+  if (form === "ago" || form === "later") return true;
+  if (after === TAG.IN || after === TAG.CS || after === TAG.WDT || after === TAG.TO) {
+    return before !== "that" && before !== "what" && before !== "who";
+  }
+  return (
+    TAG_SETS.STOP[after] === 1 && form !== ":" && words[(group?.from ?? noun) - 1]?.form !== "of"
+  );
+}
+
 const MANY = new Set(
-  "two three four five six seven eight nine ten many several few these those all".split(" "),
+  "two three four five six seven eight nine ten many several few these those all no some most other both".split(
+    " ",
+  ),
 );
-const PARTICIPLE_LIKE = /(?:ed|en|wn)$/;
+const PARTICIPLE_LIKE = /(?:ed|en|wn|t)$/;
+/** Shops, houses and friends are named by who owns them: "at the clerk's", "a friend of my sister's". */
+const PERSONS =
+  /(?:er|or|ist|man|mother|father|sister|brother|friend|aunt|uncle|neighbou?r|doctor|baker|king|queen|chemist|one|else|other|wife|husband|son|cousin|boss|girl|boy|lady|captain)$/;
 
 /** "The keepers log": a plural right before the noun it owns. */
 export const missingApostrophe = markCheck({
@@ -116,7 +140,7 @@ export const missingApostrophe = markCheck({
         if (trigrams && !ownsIt(form, singular, words[next]?.form ?? "", trigrams)) continue;
         const at = written(syntax, unit);
         const mends =
-          tags[unit - 1] === TAG.CD || isPlural(words[unit - 1]?.form ?? "")
+          tags[unit - 1] === TAG.CD || isPluralWord(words[unit - 1]?.form ?? "")
             ? [`${at}’`]
             : [`${singular}’s`, `${at}’`];
         found.push({ from: unit, to: unit + 1, mends });
@@ -126,7 +150,7 @@ export const missingApostrophe = markCheck({
   },
 });
 
-const isPlural = (form: string) => /^(?:all|both|these|those|many|several|most)$/.test(form);
+const isPluralWord = (form: string) => /^(?:all|both|these|those|many|several|most)$/.test(form);
 
 /** A possessive wants a determiner right before its noun: "the keepers log", "my sisters house". */
 function isOwner({ tags, words }: Syntax, unit: number, from: number): boolean {

@@ -36,6 +36,12 @@ export const pronounCase = markCheck({
     "<s> [him|her] and his|her|my|their|our NOUN VBD|VBZ|VB|MD => $2:SUBJ",
     "<s> my|his|her|our NOUN and [me|him|them] VBD|VBZ|VB|MD => $5:SUBJ",
     "<s> [us] NNS VB|VBD|MD => we",
+    "<s> [him|them|us|me] VBD|VBZ|MD => $2:SUBJ",
+    "<s> [her] VBD|MD|was|is|has => she",
+    "that|because|when|while|if|which|what|where|as|but|and [him|them|us] VBD|VBZ|MD => $2:SUBJ",
+    "VBD|VBG|VB|VBZ [he|they|we] .|</s> => $2:OBJ",
+    "to|for|with|from|beside|between my|his|her|our|the NOUN and [i.] => me.",
+    "beside|between|with|for|to you|him|her|them and [i.] => me.",
     "<s> [her] and i VERB|MD => she",
     "<s> [me] and him|her|them|you VERB|MD => I",
   ],
@@ -45,6 +51,21 @@ export const pronounCase = markCheck({
     const before = words[(bounds[0] ?? 0) - 1]?.form ?? "";
     // "the best of what he", "for he had": a clause follows.
     const after = tags[bounds[2 * pattern.marked.to - 1] ?? 0] ?? 0;
+    if (/^(?:him|them|us|me)$/.test(form) && !pattern.source.startsWith("<s>")) {
+      // "saw that him and", "made them and let them go": a causative verb takes an object.
+      const first = words[marked - 1]?.form ?? "";
+      if (/^(?:and|but|as)$/.test(first)) return false;
+      return (
+        tags[marked + 1] !== TAG.VBD ||
+        !/ed$/.test(words[marked + 1]?.form ?? "") ||
+        first !== "which"
+      );
+    }
+    if (/^(?:he|they|we)$/.test(form) && pattern.source.startsWith("VBD")) {
+      return !/^(?:do|does|did|is|was|were|are|has|had|have|be|said|says|asked|thought|cried|replied|think|say|answered|than|went|came)$/.test(
+        words[marked - 1]?.form ?? "",
+      );
+    }
     if (/^(?:he|she|they|we)$/.test(form) && (TAG_SETS.VERB[after] || after === TAG.MD)) {
       return before === "but" || words[marked - 1]?.form === "but";
     }

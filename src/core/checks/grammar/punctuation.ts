@@ -1,4 +1,4 @@
-import { subjectOf } from "../../language/clauses.ts";
+import { NAME } from "../../language/lexicon.ts";
 import { type Syntax, written } from "../../language/syntax.ts";
 import { TAG, TAG_SETS } from "../../language/tag-sets.ts";
 import type { Choice } from "../check.ts";
@@ -97,8 +97,7 @@ export const subjectComma = markCheck({
       }
       if (comma < 0 || comma - from < 2 || comma - from > 14) continue;
       const first = nounGroups[nounAt[from] ?? -1];
-      if (!first || first.from !== from || TAG_SETS.NAME[tags[first.head] ?? 0]) continue;
-      if (TAG_SETS.NAME[tags[comma - 1] ?? 0] || tags[comma - 1] === TAG.CD) continue;
+      if (!first || first.from !== from || tags[comma - 1] === TAG.CD) continue;
       if (
         /^(?:last|next|this|that|one|each|every|yesterday|today|some|all|no)$/.test(
           words[from]?.form ?? "",
@@ -110,7 +109,7 @@ export const subjectComma = markCheck({
       if (!verb || verb.finite !== comma + 1) continue;
       const opening = tags[verb.finite] ?? 0;
       if (
-        opening === TAG.VB ||
+        (opening === TAG.VB && tags[first.head] !== TAG.NNS) ||
         (opening === TAG.VBD && verb.main === verb.finite && couldBeParticiple(syntax, verb.finite))
       )
         continue;
@@ -356,47 +355,96 @@ export const finalMark = markCheck({
   find(syntax, _language, block) {
     const found: Found[] = [];
     const { units, text, words, tags } = syntax;
+    for (let unit = 1; unit < units.length - 2; unit++) {
+      if (isMissingStop(syntax, unit)) found.push(withStop(syntax, unit));
+    }
     const last = units.length - 1;
     const unit = units[last];
     if (!unit) return found;
     const from = syntax.sentenceFrom[last] ?? 0;
     const ending = text.slice(unit.from, unit.to);
-    const verb = syntax.verbGroups.find((one) => one.finite >= from && one.from > from);
     const opens = /^[“"‘']?\p{Lu}/u.test(text.slice(units[from]?.from ?? 0));
-    if (!/^[\p{L}\p{N}’'”")\]]+$/u.test(ending) || !opens) return found;
+    if (!/^[\p{L}\p{N}’'”")\]%]+$/u.test(ending) || !opens || text.includes("|")) return found;
     const closing = /^[’'”")\]]+$/.test(ending);
     if (closing && /[.?!:;,…]/.test(text[unit.from - 1] ?? "")) return found;
-    // A second sentence, or a full one of some length; a line of a list or a title is neither.
-    const whole = block.sentences.length > 1 || (last - from >= 7 && verb !== undefined);
-    if (!whole || !verb || !subjectOf(syntax, verb)) return found;
+    // Other sentences around it, or one of some length: a line of a list or a title is neither.
+    const verb = syntax.verbGroups.find((one) => one.finite > from && one.to <= last + 1);
+    const others = block.sentences.length > 1;
+    const whole = verb && (others || text.length > 70);
     const lastTag = tags[last] ?? 0;
-    if (
-      lastTag === TAG.IN ||
-      lastTag === TAG.CS ||
-      lastTag === TAG.CC ||
-      lastTag === TAG.DT ||
-      lastTag === TAG.TO
-    ) {
-      return found;
-    }
-    if (
-      lastTag === TAG.VBG ||
-      /^(?:like|say|write|be)$/.test(words[last]?.form ?? "") ||
-      text.includes("|")
-    ) {
-      return found;
-    }
-    if (block.sentences.length < 2 && block.text.length < 60) return found;
-    const at = closing ? unit.from : unit.to;
-    const label = closing ? `.${ending}` : `${ending}.`;
-    found.push({
-      from: last,
-      to: last + 1,
-      mends: [{ label, edits: [{ from: at, to: at, insert: "." }] }],
-    });
+    const open =
+      lastTag === TAG.IN || lastTag === TAG.CS || lastTag === TAG.CC || lastTag === TAG.DT;
+    if (!whole || open || lastTag === TAG.TO || lastTag === TAG.VBG) return found;
+    if (/^(?:like|say|write|be|is|are|following)$/.test(words[last]?.form ?? "")) return found;
+    found.push(withStop(syntax, last, closing));
     return found;
   },
 });
+
+/** A full stop after a unit, or before it where it closes. */
+function withStop({ units, text }: Syntax, unit: number, closing = false): Found {
+  const { from, to } = units[unit] ?? { from: 0, to: 0 };
+  const word = text.slice(from, to);
+  const at = closing ? from : to;
+  const label = closing ? `.${word}` : `${word}.`;
+  return {
+    from: unit,
+    to: unit + 1,
+    mends: [{ label, edits: [{ from: at, to: at, insert: "." }] }],
+  };
+}
+
+/** A small word, then a capital on a word that names nothing: "went home The lamp was out". */
+function isMissingStop(syntax: Syntax, unit: number): boolean {
+  const { tags, words, verbGroups, verbAt, nounGroups, nounAt, units, text } = syntax;
+  const next = unit + 1;
+  if (syntax.sentenceFrom[unit] !== syntax.sentenceFrom[next]) return false;
+  const opener = written(syntax, next);
+  if (!opensSentence(syntax, next, opener)) return false;
+  const before = written(syntax, unit);
+  if (
+    !/^[\p{Ll}\d][\p{L}\d]+$/u.test(before) ||
+    text.slice(units[unit]?.to ?? 0, units[next]?.from ?? 0) !== " "
+  )
+    return false;
+  const tag = tags[unit] ?? 0;
+  if (tag === TAG.DT || tag === TAG.IN || tag === TAG.CC || tag === TAG.CS || tag === TAG.PRP$)
+    return false;
+  // A finite verb on both sides makes two sentences of it.
+  const from = syntax.sentenceFrom[unit] ?? 0;
+  if (!verbGroups.some((verb) => verb.finite >= from && verb.to <= next)) return false;
+  const group = nounGroups[nounAt[next] ?? -1];
+  const at = group && group.from === next ? group.to : next + 1;
+  for (let ahead = at; ahead < at + 6 && ahead < units.length; ahead++) {
+    const verb = verbGroups[verbAt[ahead] ?? -1];
+    if (verb && verb.finite >= 0) return words[unit]?.form !== "the";
+  }
+  return false;
+}
+
+/** A capital that only a sentence's start explains. */
+function opensSentence({ tags, words }: Syntax, unit: number, opener: string): boolean {
+  const tag = tags[unit] ?? 0;
+  if (TAG_SETS.NAME[tag]) return false;
+  if (OPENERS.has(opener)) return true;
+  const grammatical =
+    tag === TAG.RB ||
+    tag === TAG.VBG ||
+    tag === TAG.VBD ||
+    tag === TAG.WRB ||
+    tag === TAG.DT ||
+    tag === TAG.PN;
+  return (
+    grammatical && /^\p{Lu}\p{Ll}+$/u.test(opener) && ((words[unit]?.traits ?? 0) & ~NAME) !== 0
+  );
+}
+
+/** Words that open a sentence and are capitalised for nothing else. */
+const OPENERS = new Set(
+  "The This That These Those It He She They We You There If When While Although Because However But And His Her Their Our My Its In At On For As After Before Since No Some Many One Each Another What Who How Why Where".split(
+    " ",
+  ),
+);
 
 interface Slip {
   pattern: RegExp;

@@ -1,4 +1,6 @@
-import { FORMS, formOf } from "../../language/choice-models.ts";
+import type { Language } from "../../language/analysis.ts";
+import { FORMS, fitOf, formOf, formsOfWritten, idsAround } from "../../language/choice-models.ts";
+import { VERB } from "../../language/lexicon.ts";
 import { type Syntax, written } from "../../language/syntax.ts";
 import { TAG, TAG_SETS } from "../../language/tag-sets.ts";
 import { type Found, markCheck } from "../mark-check.ts";
@@ -36,6 +38,7 @@ export const verbForm = markCheck({
       const form = syntax.words[unit]?.form ?? "";
       add(unit, formOf(form, wanted, table));
     }
+    for (const { unit, form } of unlikelyForms(syntax, language)) add(unit, form);
     for (const { from, best, sure } of betterChoices(syntax, language, "form")) {
       const form = syntax.words[from]?.form ?? "";
       if (!/^\p{L}+$/u.test(form) || from === syntax.sentenceFrom[from]) continue;
@@ -56,7 +59,7 @@ function governor(syntax: Syntax, unit: number): string {
 
 /** The form that leaves no doubt, as an index into FORMS; -1 where there is none. */
 function plainForm(syntax: Syntax, unit: number, tag: number): number {
-  if (tag !== TAG.VBD && tag !== TAG.VBZ) return -1;
+  if (!TAG_SETS.VERB[tag]) return -1;
   const { words, tags } = syntax;
   const start = syntax.sentenceFrom[unit] ?? 0;
   let at = unit - 1;
@@ -64,13 +67,84 @@ function plainForm(syntax: Syntax, unit: number, tag: number): number {
   if (at < start) return -1;
   const before = words[at]?.form ?? "";
   const form = words[unit]?.form ?? "";
+  const next = tags[unit + 1] ?? 0;
+  const object = next === TAG.DT || next === TAG.PRP$ || next === TAG.PPO;
   if (form.startsWith("'")) return -1;
-  if (tags[at] === TAG.MD && at === unit - 1 && before !== "need") return FORMS.indexOf("bare");
-  if (/^(?:did|does|do)$/.test(before) && at < unit - 1) return FORMS.indexOf("bare");
-  if (tags[at] === TAG.TO && tag === TAG.VBD && PAST_ONLY.has(form)) return FORMS.indexOf("bare");
-  if ((HAVE.has(before) || BE.has(before)) && PAST_ONLY.has(form))
-    return FORMS.indexOf("participle");
+  if (
+    tags[at] === TAG.MD &&
+    at === unit - 1 &&
+    before !== "need" &&
+    (tag === TAG.VBD || tag === TAG.VBZ)
+  )
+    return BARE;
+  if (tags[at] === TAG.MD && tag === TAG.VBG && !/^(?:need|like)$/.test(before)) return BARE;
+  if (/^(?:did|does|do)$/.test(before) && at < unit - 1 && (tag === TAG.VBD || tag === TAG.VBZ))
+    return BARE;
+  if (tags[at] === TAG.TO) {
+    if (tag === TAG.VBD && PAST_ONLY.has(form)) return BARE;
+    if ((tag === TAG.VBN || tag === TAG.VBD) && object) return BARE;
+    if (tag === TAG.VBZ && object) return BARE;
+    if (tag === TAG.VBG && BEFORE_INFINITIVE.test(words[at - 1]?.form ?? "")) return BARE;
+  }
+  if ((HAVE.has(before) || BE.has(before)) && PAST_ONLY.has(form)) return PARTICIPLE;
+  if (HAVE.has(before) && at === unit - 1 && IS_BE.test(form)) return PARTICIPLE;
+  // "was greet with", "is lock at": a base form that cannot be a noun's part.
+  if (BE.has(before) && tag === TAG.VB && form !== "be" && next === TAG.IN) return PARTICIPLE;
   return -1;
+}
+
+const BARE = FORMS.indexOf("bare");
+const PARTICIPLE = FORMS.indexOf("participle");
+const IS_BE = /^(?:is|was|are|were|be)$/;
+const BEFORE_INFINITIVE =
+  /^(?:began|begin|begins|begun|want|wants|wanted|try|tries|tried|need|needs|needed|hope|hopes|hoped|decide|decided|plan|plans|planned|start|started|seems|seemed|likes|liked|has|had|have|able|ought)$/;
+
+/** log10 by which another form must fit better; chosen on the training part of the Brown corpus. */
+const FIT_LEAD = 1.6;
+
+/** Forms after an auxiliary or "to" that hardly ever stand there, where the right one does. */
+function* unlikelyForms(
+  syntax: Syntax,
+  { words: table, trigrams }: Language,
+): Generator<{ unit: number; form: string }> {
+  if (!trigrams) return;
+  const { words, tags } = syntax;
+  for (let unit = 1; unit < words.length; unit++) {
+    const word = words[unit];
+    const tag = tags[unit] ?? 0;
+    const verbal = TAG_SETS.VERB[tag] === 1 || tag === TAG.NN || tag === TAG.NNS;
+    if (!word || !verbal || (word.traits & VERB) === 0 || word.form.startsWith("'")) continue;
+    const start = syntax.sentenceFrom[unit] ?? 0;
+    let at = unit - 1;
+    if (at >= start && (tags[at] === TAG.NOT || (TAG_SETS.ADV[tags[at] ?? 0] && tag !== TAG.NN)))
+      at--;
+    if (at < start) continue;
+    const before = words[at]?.form ?? "";
+    const governor = tags[at] ?? 0;
+    const bare =
+      governor === TAG.MD ||
+      governor === TAG.TO ||
+      (at < unit - 1 && /^(?:did|does)$/.test(before));
+    const have = HAVE.has(before) && TAG_SETS.VERB[governor] === 1;
+    const be = BE.has(before) && TAG_SETS.VERB[governor] === 1;
+    if (!bare && !have && !be) continue;
+    const own = formsOfWritten(word.form, table);
+    const wanted = bare ? [BARE] : have ? [PARTICIPLE] : [PARTICIPLE, FORMS.indexOf("ing")];
+    if (own === 0 || wanted.some((one) => own & (1 << one))) continue;
+    // A noun after "to", "have" or "be" is no verb.
+    if ((have || be) && tag === TAG.NNS) continue;
+    const around = idsAround(syntax, unit, unit + 1, trigrams);
+    const typed = fitOf(word.form, around, trigrams);
+    const fits = wanted
+      .map((one) => ({ form: formOf(word.form, one, table), one }))
+      .map((other) => ({
+        ...other,
+        lead: fitOf(other.form, around, trigrams) - typed,
+      }));
+    fits.sort((a, b) => b.lead - a.lead);
+    const best = fits[0];
+    if (best && best.lead > FIT_LEAD) yield { unit, form: best.form };
+  }
 }
 
 /** Past forms that are nothing else; common practice. */
@@ -96,7 +170,7 @@ export const modalOf = markCheck({
   ],
   reason: "After “{before}” comes “have”.",
   patterns: [
-    "could|should|would|might|must|may not|n't? [of] VBN|VBD|RB => have :: The word after the auxiliary is “have”.",
+    "could|should|would|might|must|may not|n't? [of] VBN|VBD|RB|left|gone|been|seen|had => have :: The word after the auxiliary is “have”.",
     "could|should|would|might|must|may not|n't? [a] been|gone|done|seen => have :: The word after the auxiliary is “have”.",
   ],
   accepts: ({ bounds }, { words }) =>

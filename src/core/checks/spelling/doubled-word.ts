@@ -11,9 +11,7 @@ interface DoubledWord extends Fact {
  * doublings for emphasis or sound.
  */
 const DOUBLED_ON_PURPOSE = new Set(
-  "had that very so no yes bye ha hush knock long many far much really night ho hear there now well blah tut chop pooh".split(
-    " ",
-  ),
+  "had that very so bye ha hush knock long far much night ho hear blah tut chop pooh".split(" "),
 );
 
 /** The same word twice running. */

@@ -37,6 +37,7 @@ export const sentenceStart: Check = {
 function examine({ kind, text, tokens, spans }: AnalysedBlock, { lexicon }: Language): Fact[] {
   if (kind === "code" || kind === "reference" || kind === "cell") return [];
   const facts: Fact[] = [];
+  const known = (word: string) => lexicon.varieties(word) !== 0 && !lexicon.isRare(word);
   for (const [index, stop] of tokens.entries()) {
     if (text[stop.from] !== "." || stop.to - stop.from !== 1) continue;
     const before = tokens[index - 1];
@@ -45,10 +46,13 @@ function examine({ kind, text, tokens, spans }: AnalysedBlock, { lexicon }: Lang
     if (!/^\s+$/.test(text.slice(stop.to, after.from))) continue;
     const ended = text.slice(before.from, before.to);
     const begun = text.slice(after.from, after.to);
-    if (!/^\p{Ll}{3,}$/u.test(ended) || !/^\p{Ll}[\p{Ll}'’]*$/u.test(begun)) continue;
-    if (ABBREVIATIONS.has(ended) || BEFORE_NAME.has(ended)) continue;
-    const known = (word: string) => lexicon.varieties(word) !== 0 && !lexicon.isRare(word);
-    if (!known(ended) || !known(begun) || lexicon.traits(ended) & ABBREVIATION) continue;
+    if (!/^\p{L}\p{Ll}+$/u.test(ended) || !/^\p{Ll}[\p{Ll}'’]*$/u.test(begun)) continue;
+    const lower = ended.toLowerCase();
+    if (ABBREVIATIONS.has(lower) || BEFORE_NAME.has(lower)) continue;
+    // Short or capitalised, it may be an abbreviation: only a word that opens sentences tells.
+    const doubtful = ended.length < 3 || ended !== lower || !known(ended);
+    if (doubtful && !OPENERS.has(begun)) continue;
+    if (!known(begun) || lexicon.traits(ended) & ABBREVIATION) continue;
     if (
       spans.some((span) => span.kind === "code" && after.from >= span.from && after.from < span.to)
     ) {
@@ -58,3 +62,10 @@ function examine({ kind, text, tokens, spans }: AnalysedBlock, { lexicon }: Lang
   }
   return facts;
 }
+
+/** Words that seldom follow an abbreviation inside a sentence. */
+const OPENERS = new Set(
+  "the this that these those it he she they we you there if when while although because however but his her their our my its since what who how why where will does did has have was were is are moreover furthermore such no many some".split(
+    " ",
+  ),
+);
