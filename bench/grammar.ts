@@ -70,7 +70,10 @@ export function showMarks(words: number, marks: readonly SeenMark[], examples: n
     const own = marks.filter(({ rule }) => rule === id);
     if (own.length === 0) continue;
     console.log(`  ${((1000 * own.length) / words).toFixed(3)}  ${weight}  ${id}  (${own.length})`);
-    for (const mark of own.slice(0, examples)) console.log(`          ${mark.weight === "weigh" ? "~ " : ""}${mark.context} -> ${mark.reason}`);
+    for (const mark of own.slice(0, examples))
+      console.log(
+        `          ${mark.weight === "weigh" ? "~ " : ""}${mark.context} -> ${mark.reason}`,
+      );
   }
 }
 

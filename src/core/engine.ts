@@ -15,6 +15,7 @@ import { CHECKS, checkById } from "./checks/index.ts";
 import { appetiteFor } from "./checks/kinds.ts";
 import { LEAVE_BITS, type Leave, leftAlone } from "./checks/leave.ts";
 import { matchesOf } from "./checks/patterns/all-patterns.ts";
+import type { Match } from "./checks/patterns/matcher.ts";
 import { type AnalysedBlock, analyse, type Language } from "./language/analysis.ts";
 import type { SoundRule, Vocabulary } from "./language/corrections.ts";
 import { respell } from "./language/respell.ts";
@@ -66,8 +67,20 @@ interface Examined {
   analysed: AnalysedBlock | null;
   /** The facts of each check in the order of CHECKS; absent where its pass has not run. */
   facts: (readonly Fact[] | undefined)[];
+  /** The passes that have read it. */
+  read: Pass[];
   counts: Counts;
 }
+
+/** The checks of each pass with their order in CHECKS. */
+const CHECKS_OF = Object.fromEntries(
+  PASSES.map((pass) => [
+    pass,
+    CHECKS.flatMap((check, order) => (check.pass === pass ? [{ check, order }] : [])),
+  ]),
+) as Record<Pass, { check: Check; order: number }[]>;
+const NO_MATCH: readonly Match[] = [];
+const NO_MATCHES: (readonly Match[] | undefined)[] = [];
 
 /** Contents kept beyond the current ones, so that undoing an edit costs nothing. */
 const SPARE_CACHE = 2000;
@@ -201,7 +214,7 @@ export class Engine {
 
   private examine(index: number, spans: Span[]): Examined {
     const block = this.blocks[index];
-    if (!block) return { analysed: null, facts: [], counts: NO_COUNTS };
+    if (!block) return { analysed: null, facts: [], read: [], counts: NO_COUNTS };
     const text = this.texts[index] ?? "";
     const own = spans.map((span) => ({
       ...span,
@@ -213,7 +226,7 @@ export class Engine {
     let examined = this.cache.get(key);
     if (!examined) {
       const analysed = analyse(block.kind, text, own, this.language);
-      examined = { analysed, facts: [], counts: countBlock(analysed) };
+      examined = { analysed, facts: [], read: [], counts: countBlock(analysed) };
       this.cache.set(key, examined);
     }
     this.readFor(examined, () => analyse(block.kind, text, own, this.language));
@@ -222,19 +235,20 @@ export class Engine {
 
   /** Runs the checks of the passes asked for that have not read a block yet. */
   private readFor(examined: Examined, again: () => AnalysedBlock): void {
-    const lacking = CHECKS.flatMap((check, order) =>
-      this.passes.has(check.pass) && !examined.facts[order] ? [{ check, order }] : [],
-    );
+    const { facts, read } = examined;
+    const lacking = [...this.passes].filter((pass) => !read.includes(pass));
     if (lacking.length > 0) {
       const analysed = examined.analysed ?? again();
-      const patterned = lacking.some(({ check }) => check.patterns);
-      const matches = patterned ? matchesOf(analysed, this.language) : null;
-      for (const { check, order } of lacking) {
-        const own = matches?.[order] ?? [];
-        examined.facts[order] = check.examine(analysed, this.language, own);
+      const patterned = lacking.some((pass) => pass !== "spelling");
+      const matches = patterned ? matchesOf(analysed, this.language) : NO_MATCHES;
+      for (const pass of lacking) {
+        for (const { check, order } of CHECKS_OF[pass]) {
+          facts[order] = check.examine(analysed, this.language, matches[order] ?? NO_MATCH);
+        }
       }
+      read.push(...lacking);
     }
-    if (this.passes.size === PASSES.length) examined.analysed = null;
+    if (read.length === PASSES.length) examined.analysed = null;
   }
 
   private circumstances(): Circumstances {
@@ -270,8 +284,10 @@ export class Engine {
       if (!this.passes.has(check.pass)) continue;
       const appetite = appetiteFor(check, this.settings);
       if (appetite === "off") continue;
+      const room = new PageRoom(check.aPage ?? 0);
       const place = (finding: Omit<Finding, "block">, block: number) => {
         if (finding.unsure && appetite === "sure") return;
+        if (check.aPage !== undefined && !finding.follows && !room.take(pages[block] ?? 0)) return;
         const text = this.texts[block] ?? "";
         next[block]?.push({
           id: "",
@@ -294,7 +310,15 @@ export class Engine {
           for (const fact of facts[order] ?? []) placed.push({ block, fact });
         }
         for (const finding of check.judge(placed, circumstances)) place(finding, finding.block);
-      } else this.placeFacts(check, order, circumstances.leave, pages, place);
+      } else {
+        const spares = check.sparesSpeech && (circumstances.leave & LEAVE_BITS.speech) !== 0;
+        for (const [block, { facts }] of this.examined.entries()) {
+          for (const fact of (facts[order] ?? []) as readonly MarkFact[]) {
+            if (!spares || !fact.quoted) place(fact, block);
+          }
+        }
+      }
+      if (room.withheld > 0) this.withheldMarks.set(check.id, room.withheld);
     }
     const update: MarkUpdate = new Map();
     const kept: (readonly Mark[])[] = next;
@@ -308,37 +332,6 @@ export class Engine {
     }
     this.marks = kept;
     return update;
-  }
-
-  /** Places facts that are marks as they stand, as many a page as the check may have. */
-  private placeFacts(
-    { id, sparesSpeech, aPage }: Check,
-    order: number,
-    leave: number,
-    pages: Int32Array,
-    place: (fact: MarkFact, block: number) => void,
-  ): void {
-    const spares = sparesSpeech && (leave & LEAVE_BITS.speech) !== 0;
-    let page = -1;
-    let onPage = 0;
-    let withheld = 0;
-    for (const [block, { facts }] of this.examined.entries()) {
-      for (const fact of (facts[order] ?? []) as readonly MarkFact[]) {
-        if (spares && fact.quoted) continue;
-        if (aPage !== undefined) {
-          if (pages[block] !== page) {
-            page = pages[block] ?? 0;
-            onPage = 0;
-          }
-          if (++onPage > aPage) {
-            withheld++;
-            continue;
-          }
-        }
-        place(fact, block);
-      }
-    }
-    if (withheld > 0) this.withheldMarks.set(id, withheld);
   }
 
   /** The page each block begins on. */
@@ -373,6 +366,30 @@ export class Engine {
     if (excess <= 0) return;
     const oldest = [...this.cache.keys()].slice(0, excess);
     for (const key of oldest) this.cache.delete(key);
+  }
+}
+
+/** How many marks of a check a page still has room for. */
+class PageRoom {
+  /** Marks there was no room for. */
+  withheld = 0;
+  private page = -1;
+  private taken = 0;
+
+  constructor(private readonly aPage: number) {}
+
+  /** Takes a place on a page; false where it has enough. */
+  take(page: number): boolean {
+    if (page !== this.page) {
+      this.page = page;
+      this.taken = 0;
+    }
+    if (this.taken >= this.aPage) {
+      this.withheld++;
+      return false;
+    }
+    this.taken++;
+    return true;
   }
 }
 

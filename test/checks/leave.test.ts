@@ -50,7 +50,13 @@ const CASES: Record<Leave, Case> = {
 };
 
 function marks({ text, span }: Case, leave: Partial<Record<Leave, boolean>>): string[] {
-  const settings: CheckSettings = { variety: "en-GB", kind: "brief", appetites: {}, words: [], leave };
+  const settings: CheckSettings = {
+    variety: "en-GB",
+    kind: "brief",
+    appetites: {},
+    words: [],
+    leave,
+  };
   const manuscript = linesManuscript(text);
   const from = span ? text.indexOf(span.text) : 0;
   const spans: Span[] = span ? [{ kind: span.kind, from, to: from + span.text.length }] : [];

@@ -72,6 +72,19 @@ import { sentenceStart } from "./spelling/sentence-start.ts";
 import { brokenWord, missingSpace } from "./spelling/spacing.ts";
 import { capsLock, oddCapitals, twoCapitals } from "./spelling/stray-capitals.ts";
 import { unknownWord } from "./spelling/unknown-word.ts";
+import { cliche, jargon, lightVerb, outdated, redundant, vague, wordy } from "./wording/phrases.ts";
+import { closeRepetition, overusedWord, passiveSection } from "./wording/repetition.ts";
+import {
+  doubleMeaning,
+  expletiveOpening,
+  hedge,
+  intensifier,
+  longSentence,
+  negative,
+  nounString,
+  passiveWithAgent,
+  sameOpening,
+} from "./wording/sentences.ts";
 
 /** Every check there is, in the order in which their marks are listed. */
 export const CHECKS = [
@@ -152,6 +165,25 @@ export const CHECKS = [
   paragraphStart,
   titleCapital,
   calendarCapital,
+  wordy,
+  redundant,
+  lightVerb,
+  cliche,
+  jargon,
+  vague,
+  outdated,
+  passiveWithAgent,
+  expletiveOpening,
+  hedge,
+  intensifier,
+  negative,
+  doubleMeaning,
+  longSentence,
+  nounString,
+  sameOpening,
+  closeRepetition,
+  overusedWord,
+  passiveSection,
 ] as unknown as Check<Fact>[];
 
 /** A check by its id. */

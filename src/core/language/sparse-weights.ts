@@ -9,6 +9,8 @@ export interface PackedSizes {
   weights: number;
 }
 
+/** Small enough to stay in the processor's cache. */
+const PRESENT_BITS = 1 << 21;
 const CLASS_BITS = 6;
 const CLASS_SPACE = 1 << CLASS_BITS;
 
@@ -19,6 +21,8 @@ export class SparseWeights {
   private readonly mask: number;
   /** For each slot the feature's key, then where its weights begin and how many they are. */
   private readonly table: Int32Array;
+  /** A bit for every key there may be: most features that are asked for are not there at all. */
+  private readonly present = new Uint8Array(PRESENT_BITS >> 3);
   /** Each weight with its class: weight * 64 + class. */
   private readonly weights: Int16Array;
 
@@ -49,6 +53,8 @@ export class SparseWeights {
         factor *= 128;
       } while (byte & 128);
       const slot = this.slot(key | 0);
+      const bit = key & (PRESENT_BITS - 1);
+      this.present[bit >> 3] = (this.present[bit >> 3] ?? 0) | (1 << (bit & 7));
       const size = bytes[keyBytes + index] ?? 0;
       this.table[slot] = key | 0;
       this.table[slot + 1] = start * CLASS_SPACE + size;
@@ -58,6 +64,8 @@ export class SparseWeights {
 
   /** Adds a feature's weights to the scores of its classes. */
   add(scores: Int32Array, feature: number): void {
+    const bit = feature & (PRESENT_BITS - 1);
+    if (((this.present[bit >> 3] ?? 0) & (1 << (bit & 7))) === 0) return;
     const slot = this.slot(feature || 1);
     if (this.table[slot] === 0) return;
     const place = this.table[slot + 1] ?? 0;

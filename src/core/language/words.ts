@@ -14,6 +14,8 @@ export interface Word {
   shortEnding: number;
   /** Traits in running text (`lexicon.ts`). */
   traits: number;
+  /** log2 of one more than its count in 50 million words. */
+  frequency: number;
 }
 
 /** Words remembered as written; beyond it the memory starts anew. */
@@ -67,6 +69,7 @@ export class WordTable {
         ending: hashText(form.slice(-3)),
         shortEnding: hashText(form.slice(-2)),
         traits: this.lexicon.traitsInText(written),
+        frequency: this.lexicon.frequency(form),
       };
       this.remembered.set(form, word);
     }
@@ -103,9 +106,17 @@ export class WordTable {
   inflect(lemma: string, inflection: Inflection | null): string {
     if (inflection === null) return lemma;
     const be = BE[lemma === "be" ? inflection : ""];
+    if ((inflection === "VBD" || inflection === "VBN") && UNCHANGED.has(lemma)) return lemma;
     return be ?? inflect(lemma, inflection, this.irregular, this.lexicon, "en-US");
   }
 }
+
+/** Verbs whose past is spelled like their base form. */
+export const UNCHANGED = new Set(
+  "put cut let set hit cost read shut spread beat quit hurt cast burst bid bet rid split thrust broadcast forecast upset".split(
+    " ",
+  ),
+);
 
 /** The verb "be", whose forms no rule gives; where there are two, the singular. */
 const BE: Record<string, string> = { VBZ: "is", VBD: "was", VBN: "been", VBG: "being" };

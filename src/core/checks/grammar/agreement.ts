@@ -2,7 +2,7 @@ import { numberForm } from "../../language/choice-models.ts";
 import { subjectOf } from "../../language/clauses.ts";
 import { type NounGroup, type Syntax, type VerbGroup, written } from "../../language/syntax.ts";
 import { TAG, TAG_SETS } from "../../language/tag-sets.ts";
-import type { WordTable } from "../../language/words.ts";
+import { UNCHANGED, type WordTable } from "../../language/words.ts";
 import { type Found, markCheck } from "../mark-check.ts";
 import { betterChoices } from "./better-choices.ts";
 
@@ -29,7 +29,7 @@ export const agreement = markCheck({
     for (const { from, best, sure } of betterChoices(syntax, language, "number")) {
       const form = syntax.words[from]?.form ?? "";
       const other = numberForm(form, best === 0, table);
-      if (other === form) continue;
+      if (other === form || UNCHANGED.has(form)) continue;
       const group = syntax.verbGroups[syntax.verbAt[from] ?? -1];
       const verb = group ?? lone(from);
       found.push({
@@ -92,6 +92,10 @@ function plainDisagreement(syntax: Syntax, verb: VerbGroup, table: WordTable): F
   if (!subject || subject.group.pronoun || subject.number === "unknown") return null;
   if ((subject.number === "singular") === singular) return null;
   const opening = openingOf(syntax, unit);
+  if (singular && isPair(syntax, opening, unit)) {
+    const reason = "Two things joined by “and” are plural, unless they are meant as one: “{1}”.";
+    return { ...mend(), reason, unsure: true };
+  }
   if (!isPlain(syntax, subject.group, unit, opening, subject.inverted)) return null;
   // A plural verb may be a mood: "if it were", "demands that he go", "let the wall stand".
   if (plural && (hasMood(syntax, unit) || (lexical && subject.inverted))) return null;
@@ -137,6 +141,14 @@ function openingOf({ sentenceFrom, tags, words }: Syntax, unit: number): number 
   return at;
 }
 
+/** "The pump and its motor": two groups that open the clause, joined by "and", with the verb after. */
+function isPair({ nounGroups, nounAt, words }: Syntax, opening: number, unit: number): boolean {
+  const first = nounGroups[nounAt[opening] ?? -1];
+  const second = first && nounGroups[nounAt[first.to + 1] ?? -1];
+  if (!first || !second || first.from !== opening || second.from !== first.to + 1) return false;
+  return words[first.to]?.form === "and" && second.to === unit && !first.pronoun;
+}
+
 /** The subject opens the sentence and nothing but phrases with prepositions parts it from the verb. */
 function isPlain(
   { tags, words, nounAt, nounGroups }: Syntax,
@@ -176,12 +188,7 @@ function hasMood({ words, sentenceFrom }: Syntax, unit: number): boolean {
 /** What follows a base form shows that it is a verb: an object, a preposition, "to". */
 function takesPlain({ tags, words }: Syntax, unit: number): boolean {
   const next = tags[unit + 1] ?? 0;
-  if (
-    /^(?:put|cut|let|set|hit|cost|read|shut|spread|beat|quit|hurt|cast|burst|bid|bet|rid|split|thrust)$/.test(
-      words[unit]?.form ?? "",
-    )
-  )
-    return false;
+  if (UNCHANGED.has(words[unit]?.form ?? "")) return false;
   return (
     next === TAG.DT ||
     next === TAG.PRP$ ||

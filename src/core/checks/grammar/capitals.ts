@@ -8,7 +8,7 @@ export const pronounI = markCheck({
   weight: "fix",
   code: "cap",
   title: "“I” in small letters",
-  why: "The pronoun “I” is always a capital.",
+  why: "The pronoun “I” is always a capital, wherever it stands in the sentence.",
   source: "common practice",
   examples: [
     { wrong: "When i came in, it was out.", right: "When I came in, it was out." },
@@ -89,7 +89,13 @@ export const paragraphStart = markCheck({
         ) ||
         block.sentences.length > 1
       ) {
-        if (OPENING_WORDS[syntax.tags[0] ?? 0] || block.sentences.length > 2) capital(0);
+        if (
+          OPENING_WORDS[syntax.tags[0] ?? 0] ||
+          block.sentences.length > 2 ||
+          text.endsWith("?")
+        ) {
+          capital(0);
+        }
       }
     }
     for (const { index } of text.matchAll(/(?<=[\p{Ll}\d][?!]|[.?!]["”]) \p{Ll}/gu)) {
@@ -105,7 +111,14 @@ export const paragraphStart = markCheck({
           words[after.main]?.form ?? "",
         );
       if (speaks) continue;
-      if (opener || (!quoted && after && after.finite >= 0 && !group?.pronoun)) capital(unit);
+      if (
+        opener ||
+        (!quoted &&
+          after &&
+          after.finite >= 0 &&
+          !/^(?:he|she|they|i|we|you)$/.test(words[unit]?.form ?? ""))
+      )
+        capital(unit);
     }
     return found;
   },
@@ -180,7 +193,7 @@ export const calendarCapital = markCheck({
   why: "Names of peoples and languages have a capital in English: French, Polish, a Turkish coin.",
   source: "common practice",
   examples: [
-    { wrong: "She speaks french and welsh.", right: "She speaks French and Welsh." },
+    { wrong: "She speaks french well.", right: "She speaks French well." },
     { leave: "They polish the brass and eat a swede." },
   ],
   reason: "Names of peoples and languages have a capital.",

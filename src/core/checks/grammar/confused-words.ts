@@ -18,7 +18,7 @@ export const confusedWords = markCheck({
       right: "The letter came from the harbour office.",
     },
     { wrong: "The well is deeper then the shaft.", right: "The well is deeper than the shaft." },
-    { wrong: "They left there coats in the hall.", right: "They left their coats in the hall." },
+    { wrong: "The water was to cold for them.", right: "The water was too cold for them." },
     { leave: "The form came from there, and then they went to their well." },
   ],
   reason: "“{1}” fits here better than “{}”.",

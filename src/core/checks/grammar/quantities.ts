@@ -119,7 +119,7 @@ export const oneOf = markCheck({
   ],
   reason: "“One of the” picks from several: “{1}”.",
   patterns: [
-    "one of the|these|those|my|his|her|its|our|their ADJ? JJ|JJS? [NN] !NN|NNS|NNP|'s|POS|of|- => $6:NNS",
+    "one of the|these|those|my|his|her|its|our|their ADJ? JJ|JJS? [NN] !NN|NNS|NNP|'s|POS|of|since|itself|- => $6:NNS",
   ],
   accepts: ({ bounds }, { words, tags }, { lexicon, words: table }) => {
     const noun = bounds[10] ?? 0;
@@ -132,7 +132,7 @@ export const oneOf = markCheck({
 });
 
 const COLLECTIVE = new Set(
-  "crew staff team family group public people police cattle lot rest two three best most kind few same first last world past present future congregation company committee faculty fleet party class set series species data media audience army board council press majority nobility clergy cast band".split(
+  "minority majority flight scope age apartment car crew staff team family group public people police cattle lot rest two three best most kind few same first last world past present future congregation company committee faculty fleet party class set series species data media audience army board council press majority nobility clergy cast band".split(
     " ",
   ),
 );
@@ -234,7 +234,7 @@ export const numberNoun = markCheck({
   examples: [
     { wrong: "It is held by four anchor.", right: "It is held by four anchors." },
     { wrong: "They read it five time a day.", right: "They read it five times a day." },
-    { leave: "A two week break, twenty head of cattle, chapter four section two." },
+    { leave: "A two-week break, twenty head of cattle, chapter four section two." },
     { leave: "Nineteen forty spring tides; by three we sat." },
   ],
   reason: "After a number above one the noun is plural: “{1}”.",
@@ -250,7 +250,7 @@ export const numberNoun = markCheck({
     if (!/^[a-z]{3,}$/.test(form) || tags[noun] !== TAG.NN) return false;
     if (TAG_SETS.NOMINAL[tags[number - 1] ?? 0] || tags[number - 1] === TAG.CD) return false;
     if (
-      /^(?:a|an|one|the|chapter|section|part|page|at|by|past|after|before|since|until|till|about|age|aged|of|number|no|and|-|until|each|every|this|that)$/.test(
+      /^(?:a|an|one|the|chapter|section|part|page|at|past|after|before|since|until|till|about|age|aged|number|no|and|-|until|each|every|this|that)$/.test(
         before,
       )
     )

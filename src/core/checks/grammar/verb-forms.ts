@@ -2,7 +2,7 @@ import type { Language } from "../../language/analysis.ts";
 import { FORMS, fitOf, formOf, formsOfWritten, idsAround } from "../../language/choice-models.ts";
 import { VERB } from "../../language/lexicon.ts";
 import { type Syntax, written } from "../../language/syntax.ts";
-import { TAG, TAG_SETS } from "../../language/tag-sets.ts";
+import { TAG, TAG_SETS, tagSet } from "../../language/tag-sets.ts";
 import { type Found, markCheck } from "../mark-check.ts";
 import { betterChoices } from "./better-choices.ts";
 
@@ -42,6 +42,7 @@ export const verbForm = markCheck({
     for (const { from, best, sure } of betterChoices(syntax, language, "form")) {
       const form = syntax.words[from]?.form ?? "";
       if (!/^\p{L}+$/u.test(form) || from === syntax.sentenceFrom[from]) continue;
+      if (IS_BE.test(form) && BE.has(syntax.words[from - 1]?.form ?? "")) continue;
       add(from, formOf(form, best, table), !sure);
     }
     return found;
@@ -99,6 +100,9 @@ const IS_BE = /^(?:is|was|are|were|be)$/;
 const BEFORE_INFINITIVE =
   /^(?:began|begin|begins|begun|want|wants|wanted|try|tries|tried|need|needs|needed|hope|hopes|hoped|decide|decided|plan|plans|planned|start|started|seems|seemed|likes|liked|has|had|have|able|ought)$/;
 
+/** What may stand right before a governed verb. */
+const GOVERNORS = tagSet("MD", "TO", "NOT", "RB", "VB", "VBD", "VBZ", "VBP", "VBN", "VBG");
+
 /** log10 by which another form must fit better; chosen on the training part of the Brown corpus. */
 const FIT_LEAD = 1.6;
 
@@ -114,6 +118,7 @@ function* unlikelyForms(
     const tag = tags[unit] ?? 0;
     const verbal = TAG_SETS.VERB[tag] === 1 || tag === TAG.NN || tag === TAG.NNS;
     if (!word || !verbal || (word.traits & VERB) === 0 || word.form.startsWith("'")) continue;
+    if (!GOVERNORS[tags[unit - 1] ?? 0]) continue;
     const start = syntax.sentenceFrom[unit] ?? 0;
     let at = unit - 1;
     if (at >= start && (tags[at] === TAG.NOT || (TAG_SETS.ADV[tags[at] ?? 0] && tag !== TAG.NN)))
@@ -130,6 +135,8 @@ function* unlikelyForms(
     if (!bare && !have && !be) continue;
     const own = formsOfWritten(word.form, table);
     const wanted = bare ? [BARE] : have ? [PARTICIPLE] : [PARTICIPLE, FORMS.indexOf("ing")];
+    // "What it is is hard to say."
+    if (be && IS_BE.test(word.form)) continue;
     if (own === 0 || wanted.some((one) => own & (1 << one))) continue;
     // A noun after "to", "have" or "be" is no verb.
     if ((have || be) && tag === TAG.NNS) continue;

@@ -74,6 +74,7 @@ const SUBJECTIVE: Record<string, string> = {
 export function reinflect(written: string, inflection: string, table: WordTable): string {
   const lower = written.toLowerCase().replaceAll("’", "'");
   if (inflection === "CAP") return capitalised(written);
+  if (inflection === "VBZ" && lower === "were") return "was";
   if (inflection === "OBJ") return OBJECTIVE[lower] ?? lower;
   if (inflection === "SUBJ") return SUBJECTIVE[lower] ?? lower;
   const noun = inflection === "NN" || inflection === "NNS";

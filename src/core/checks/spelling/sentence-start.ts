@@ -42,11 +42,16 @@ function examine({ kind, text, tokens, spans }: AnalysedBlock, { lexicon }: Lang
     if (text[stop.from] !== "." || stop.to - stop.from !== 1) continue;
     const before = tokens[index - 1];
     const after = tokens[index + 1];
-    if (before?.kind !== "word" || after?.kind !== "word" || before.to !== stop.from) continue;
+    if (before?.to !== stop.from || after?.kind !== "word") continue;
+    if (before.kind !== "word" && before.kind !== "number") continue;
     if (!/^\s+$/.test(text.slice(stop.to, after.from))) continue;
     const ended = text.slice(before.from, before.to);
     const begun = text.slice(after.from, after.to);
-    if (!/^\p{L}\p{Ll}+$/u.test(ended) || !/^\p{Ll}[\p{Ll}'’]*$/u.test(begun)) continue;
+    if (
+      !/^(?:\p{L}\p{Ll}+(?:[-'’]\p{Ll}+)*|\d{2,}['’]?s?)$/u.test(ended) ||
+      !/^\p{Ll}[\p{Ll}'’]*$/u.test(begun)
+    )
+      continue;
     const lower = ended.toLowerCase();
     if (ABBREVIATIONS.has(lower) || BEFORE_NAME.has(lower)) continue;
     // Short or capitalised, it may be an abbreviation: only a word that opens sentences tells.
@@ -65,7 +70,7 @@ function examine({ kind, text, tokens, spans }: AnalysedBlock, { lexicon }: Lang
 
 /** Words that seldom follow an abbreviation inside a sentence. */
 const OPENERS = new Set(
-  "the this that these those it he she they we you there if when while although because however but his her their our my its since what who how why where will does did has have was were is are moreover furthermore such no many some".split(
+  "the this that these those it he she they we you there if when while although because however but his her their our my its since what who how why where will does did has have was were is are moreover furthermore such no many some with certainly like".split(
     " ",
   ),
 );
