@@ -1,6 +1,7 @@
 import { existsSync, readFileSync } from "node:fs";
 import path from "node:path";
 import type { Choice, Pass } from "../core/checks/check.ts";
+import { matcherFor } from "../core/checks/patterns/all-patterns.ts";
 import { type CheckSettings, Engine, type Mark } from "../core/engine.ts";
 import { assembleLanguage, type Language } from "../core/language/analysis.ts";
 import { ChoiceModels } from "../core/language/choice-models.ts";
@@ -32,6 +33,7 @@ export function loadLanguage(): Language {
     choices: null,
     phrases: new Map(PHRASE_LISTS.map((name) => [name, text(`phrases/${name}.txt`)])),
   });
+  matcherFor(loaded);
   if (existsSync(path.join(DATA, "choices.bin"))) {
     loaded.choices = new ChoiceModels(bytes("choices.bin"), loaded.words);
   }

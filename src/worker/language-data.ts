@@ -1,3 +1,4 @@
+import choicesUrl from "../../data/choices.bin?url";
 import irregularUrl from "../../data/irregular.txt?url";
 import lexiconUrl from "../../data/lexicon.bin?url";
 import pairsUrl from "../../data/pairs.bin?url";
@@ -10,10 +11,13 @@ import sciencesUrl from "../../data/subjects/sciences.txt?url";
 import syllablesUrl from "../../data/syllables.txt?url";
 import taggerUrl from "../../data/tagger.bin?url";
 import triplesUrl from "../../data/triples.bin?url";
+import { matcherFor } from "../core/checks/patterns/all-patterns.ts";
 import { isSubject, type Subject } from "../core/house/subjects.ts";
 import { assembleLanguage, type Language } from "../core/language/analysis.ts";
+import { ChoiceModels } from "../core/language/choice-models.ts";
 import { IrregularForms } from "../core/language/lemmas.ts";
 import { Lexicon } from "../core/language/lexicon.ts";
+import { PHRASE_LISTS } from "../core/language/phrase-lists.ts";
 import { Rewrites } from "../core/language/rewrites.ts";
 import { Syllables } from "../core/language/syllables.ts";
 import { Tagger } from "../core/language/tagger.ts";
@@ -33,9 +37,12 @@ export function loadLanguage(): Promise<Language> {
   return loading;
 }
 
-/** The trigram model, which corrections use once it is there. Not having it is no failure. */
-export function loadTrigrams(): Promise<void> {
-  following ??= fetchTrigrams();
+/**
+ * What the grammar and wording passes need beside: the trigram model, the choice models, the phrase
+ * lists. Not having them is no failure: the passes then find less, and corrections rank a little worse.
+ */
+export function loadGrammar(): Promise<void> {
+  following ??= fetchGrammar();
   following.catch(() => {
     following = null;
   });
@@ -92,9 +99,31 @@ async function fetchLanguage(): Promise<Language> {
   });
 }
 
-async function fetchTrigrams(): Promise<void> {
+/** Where the phrase lists are, by their names. */
+const PHRASE_URLS: Record<string, string> = Object.fromEntries(
+  Object.entries(
+    import.meta.glob<string>("../../data/phrases/*.txt", {
+      query: "?url",
+      import: "default",
+      eager: true,
+    }),
+  ).map(([file, url]) => [file.replace(/^.*\/|\.txt$/g, ""), url]),
+);
+
+async function fetchGrammar(): Promise<void> {
   const language = await loadLanguage();
-  const [pairs, triples] = await Promise.all([fetchBytes(pairsUrl), fetchBytes(triplesUrl)]);
+  const lists = Promise.all(
+    PHRASE_LISTS.map(async (name) => [name, await fetchText(PHRASE_URLS[name] ?? "")] as const),
+  );
+  const [pairs, triples, choices, phrases] = await Promise.all([
+    fetchBytes(pairsUrl),
+    fetchBytes(triplesUrl),
+    fetchBytes(choicesUrl),
+    lists,
+  ]);
+  language.phrases = new Map(phrases);
+  matcherFor(language);
+  language.choices = new ChoiceModels(choices, language.words);
   language.trigrams = new Trigrams(pairs, triples);
 }
 

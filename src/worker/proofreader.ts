@@ -1,5 +1,5 @@
 import { expose } from "comlink";
-import type { Choice } from "../core/checks/check.ts";
+import { type Choice, PASSES, type Pass } from "../core/checks/check.ts";
 import { type CheckSettings, Engine, type Mark, type MarkUpdate } from "../core/engine.ts";
 import {
   type Exported,
@@ -19,7 +19,7 @@ import type { PartOfSpeech } from "../core/language/word-net.ts";
 import { withEdits } from "../core/manuscript/layout.ts";
 import type { Edit, Manuscript, Variety } from "../core/manuscript/model.ts";
 import type { Counts } from "../core/readings/counts.ts";
-import { loadLanguage, loadSubjects, loadSyllables, loadTrigrams } from "./language-data.ts";
+import { loadGrammar, loadLanguage, loadSubjects, loadSyllables } from "./language-data.ts";
 
 /** The core behind a worker: reading, checking and writing never run in the interface thread. */
 
@@ -39,6 +39,8 @@ export interface AboutWord {
 export interface Update {
   marks: MarkUpdate;
   counts: Counts;
+  /** How many marks of each check are not shown, since a page has enough of them. */
+  withheld: ReadonlyMap<string, number>;
 }
 
 /** Milliseconds of checking after which messages get a turn. */
@@ -62,6 +64,17 @@ async function withSubjects(settings: CheckSettings): Promise<CheckSettings> {
   return words.length === 0 ? settings : { ...settings, words: [...settings.words, ...words] };
 }
 
+/** Everything an engine has found. */
+function updateOf(engine: Engine): Update {
+  const marks: MarkUpdate = new Map();
+  for (const mark of engine.allMarks()) {
+    const group = marks.get(mark.block);
+    if (group) group.push(mark);
+    else marks.set(mark.block, [mark]);
+  }
+  return { marks, counts: engine.counts(), withheld: engine.withheld() };
+}
+
 class Proofreader {
   private engine: Engine | null = null;
   /** The last manuscript read: the one to check, so that it need not be sent back here. */
@@ -78,36 +91,45 @@ class Proofreader {
 
   /**
    * Checks the manuscript that was read last, with these edits made on its original text, and keeps
-   * it for further edits. Null when another check was started or this one was stopped meanwhile.
+   * it for further edits. The spelling pass goes first and its marks are delivered as soon as they
+   * are there; the marks of all passes are what is returned. Null when another check was started or
+   * this one was stopped meanwhile.
    */
   async check(
     edits: readonly Edit[],
     settings: CheckSettings,
     report: (progress: Progress) => void,
+    deliver: (update: Update) => void,
   ): Promise<Update | null> {
     const run = ++this.run;
     if (!this.manuscript) return null;
     const manuscript = withEdits(this.manuscript, edits);
     const engine = new Engine(manuscript, await loadLanguage(), await withSubjects(settings));
     if (run !== this.run) return null;
+    if (!(await this.examine(engine, ["spelling"], run, report))) return null;
+    this.engine = engine;
+    deliver(updateOf(engine));
+    await loadGrammar();
+    if (run !== this.run) return null;
+    return (await this.examine(engine, PASSES, run, report)) ? updateOf(engine) : null;
+  }
+
+  /** Runs some passes, giving messages their turns; false when another check was started meanwhile. */
+  private async examine(
+    engine: Engine,
+    passes: readonly Pass[],
+    run: number,
+    report: (progress: Progress) => void,
+  ): Promise<boolean> {
     let since = performance.now();
-    for (const done of engine.examineAll()) {
+    for (const done of engine.examineAll(passes)) {
       if (performance.now() - since < TURN_MS) continue;
       report({ done, all: engine.size });
       await turn();
-      if (run !== this.run) return null;
+      if (run !== this.run) return false;
       since = performance.now();
     }
-    if (run !== this.run) return null;
-    this.engine = engine;
-    void loadTrigrams();
-    const marks: MarkUpdate = new Map();
-    for (const mark of engine.allMarks()) {
-      const group = marks.get(mark.block);
-      if (group) group.push(mark);
-      else marks.set(mark.block, [mark]);
-    }
-    return { marks, counts: engine.counts() };
+    return run === this.run;
   }
 
   /** Ends a running check. */
@@ -118,7 +140,8 @@ class Proofreader {
   /** Re-checks what edits touch; null when nothing has been checked yet. */
   edit(edits: Edit[]): Update | null {
     if (!this.engine) return null;
-    return { marks: this.engine.edit(edits), counts: this.engine.counts() };
+    const marks = this.engine.edit(edits);
+    return { marks, counts: this.engine.counts(), withheld: this.engine.withheld() };
   }
 
   /** Applies other settings to what was examined. */
@@ -126,7 +149,8 @@ class Proofreader {
     const { engine } = this;
     const whole = await withSubjects(settings);
     if (!engine || engine !== this.engine) return null;
-    return { marks: engine.configure(whole), counts: engine.counts() };
+    const marks = engine.configure(whole);
+    return { marks, counts: engine.counts(), withheld: engine.withheld() };
   }
 
   /** How often each word stands in the manuscript that was read last, with these edits made. */

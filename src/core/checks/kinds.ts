@@ -1,4 +1,4 @@
-import { KINDS, type Kind } from "../manuscript/model.ts";
+import type { Kind } from "../manuscript/model.ts";
 import type { Appetite, Check } from "./check.ts";
 
 /**
@@ -6,14 +6,81 @@ import type { Appetite, Check } from "./check.ts";
  * appetite. Common practice: advice on style has little place in a brief, and none in a sheet.
  */
 const TABLE: Readonly<Record<Kind, Readonly<Record<string, Appetite>>>> = {
-  paper: {},
+  paper: {
+    "wording/passive": "off",
+    "wording/passive-section": "off",
+    "wording/close-repetition": "off",
+    "wording/same-opening": "off",
+  },
   report: {},
-  specification: {},
-  brief: {},
-  clinical: {},
-  fiction: {},
-  letter: {},
-  sheet: {},
+  specification: {
+    "wording/close-repetition": "off",
+    "wording/overused-word": "off",
+    "wording/same-opening": "off",
+    "wording/passive-section": "off",
+    "wording/noun-string": "off",
+    "wording/cliche": "off",
+    "grammar/missing-article": "sure",
+    "grammar/agreement": "sure",
+    "grammar/final-mark": "sure",
+    "grammar/fragment": "off",
+  },
+  brief: {
+    "wording/wordy": "sure",
+    "wording/passive": "off",
+    "wording/passive-section": "off",
+    "wording/close-repetition": "off",
+    "wording/overused-word": "off",
+    "wording/noun-string": "off",
+    "wording/intensifier": "off",
+    "wording/same-opening": "off",
+    "wording/negative": "off",
+  },
+  clinical: {
+    "wording/passive": "off",
+    "wording/passive-section": "off",
+    "wording/close-repetition": "off",
+    "wording/noun-string": "off",
+    "wording/overused-word": "off",
+    "grammar/missing-article": "sure",
+    "grammar/fragment": "off",
+  },
+  fiction: {
+    "wording/wordy": "off",
+    "wording/passive": "off",
+    "wording/passive-section": "off",
+    "wording/long-sentence": "off",
+    "wording/outdated-term": "off",
+    "wording/vague": "off",
+    "wording/hedge": "off",
+    "wording/expletive-opening": "off",
+    "wording/negative": "off",
+    "wording/same-opening": "off",
+    "wording/double-meaning": "off",
+    "grammar/fragment": "off",
+    "grammar/comma-splice": "off",
+    "grammar/clause-comma": "off",
+    "grammar/dangling-opening": "off",
+    "grammar/introductory-comma": "off",
+    "grammar/missing-article": "sure",
+    "grammar/agreement": "sure",
+  },
+  letter: {
+    "wording/passive-section": "off",
+    "wording/overused-word": "off",
+    "wording/noun-string": "off",
+    "grammar/fragment": "off",
+  },
+  sheet: Object.fromEntries(
+    [
+      "wordy redundant light-verb cliche jargon vague passive expletive-opening hedge intensifier",
+      "negative double-meaning long-sentence noun-string same-opening close-repetition",
+      "overused-word passive-section",
+    ]
+      .join(" ")
+      .split(" ")
+      .map((name) => [`wording/${name}`, "off"]),
+  ),
 };
 
 /** How much of a check is wanted in a kind of copy unless somebody said otherwise. */
@@ -28,5 +95,3 @@ export function appetiteFor(
 ): Appetite {
   return settings.appetites[check.id] ?? usualAppetite(check, settings.kind);
 }
-
-export const ALL_KINDS: readonly Kind[] = KINDS;

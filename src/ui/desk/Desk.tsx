@@ -102,7 +102,7 @@ export function Desk({ nonce }: { nonce: string }) {
           )}
           {finished ? (
             <div className="mr-6.5 ml-7.5">
-              <WalkEnd state={state} onExport={() => setExporting(true)} />
+              <WalkEnd state={state} session={session} onExport={() => setExporting(true)} />
             </div>
           ) : null}
         </main>

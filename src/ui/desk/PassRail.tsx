@@ -1,9 +1,10 @@
-import type { ReactNode } from "react";
-import { CHECKS } from "../../core/checks/index.ts";
+import { PASSES } from "../../core/checks/check.ts";
 import { LEAVE_BITS, LEAVE_KINDS, leftAlone } from "../../core/checks/leave.ts";
 import { SUBJECTS } from "../../core/house/subjects.ts";
 import { SPOKEN_WORDS_A_MINUTE, WORDS_A_MINUTE, WORDS_A_PAGE } from "../../core/readings/counts.ts";
 import { figure } from "../parts/words.ts";
+import { PassEntry } from "./PassEntry.tsx";
+import { Switch } from "./Switch.tsx";
 import type { DeskSession } from "./session.ts";
 import type { DeskState } from "./state.ts";
 
@@ -17,44 +18,12 @@ export function PassRail({
   session: DeskSession;
   onReplace: () => void;
 }) {
-  const left = state.open.length;
-  const done = state.total === 0 ? 1 : (state.total - left) / state.total;
   return (
     <nav aria-label="Passes" className="flex flex-col overflow-auto border-r border-rule pt-3.5">
       <h2 className="px-4.5 pb-2 text-xs font-semibold text-soft">Passes</h2>
-      <div className="border-l-3 border-pen bg-sheet py-2 pr-3.5 pl-3.5">
-        <div className="flex justify-between font-semibold">
-          <span>Spelling</span>
-          <span>{leftLabel(state)}</span>
-        </div>
-        <Progress share={state.phase === "checking" ? share(state) : done} />
-        <RunControls state={state} session={session} />
-      </div>
-      <details className="px-4.5 pt-3 text-[13px] text-soft">
-        <summary className="select-none">Checks in this pass</summary>
-        <ul className="mt-2 space-y-2">
-          {CHECKS.map((check) => (
-            <li key={check.id}>
-              <Switch
-                on={!state.record?.off.includes(check.id)}
-                onSwitch={(on) => void session.switchCheck(check.id, on)}
-                title={
-                  <>
-                    {check.title} <span className="font-semibold text-pen">{check.code}</span>
-                  </>
-                }
-              />
-            </li>
-          ))}
-          <li className="border-t border-rule pt-2">
-            <Switch
-              on={state.whileTyping}
-              onSwitch={(on) => void session.setWhileTyping(on)}
-              title="Check while typing"
-            />
-          </li>
-        </ul>
-      </details>
+      {PASSES.map((pass) => (
+        <PassEntry key={pass} pass={pass} state={state} session={session} />
+      ))}
       <LeftAlone state={state} session={session} />
       <Subjects state={state} session={session} />
       <Replacing state={state} session={session} onReplace={onReplace} />
@@ -66,27 +35,6 @@ export function PassRail({
 interface RailProps {
   state: DeskState;
   session: DeskSession;
-}
-
-interface SwitchProps {
-  on: boolean;
-  onSwitch: (on: boolean) => void;
-  title: ReactNode;
-  note?: string;
-}
-
-function Switch({ on, onSwitch, title, note }: SwitchProps) {
-  return (
-    <label className="flex items-start gap-2" title={note}>
-      <input
-        type="checkbox"
-        className="mt-0.5 accent-ink"
-        checked={on}
-        onChange={(event) => onSwitch(event.target.checked)}
-      />
-      <span>{title}</span>
-    </label>
-  );
 }
 
 /** The kinds of unknown words that are left alone in this document. */
@@ -167,48 +115,6 @@ function Replacing({ state, session, onReplace }: RailProps & { onReplace: () =>
         />
       </div>
     </details>
-  );
-}
-
-/** Stops a running check, starts one that was stopped, or shows what typing has changed. */
-function RunControls({ state, session }: { state: DeskState; session: DeskSession }) {
-  const [label, run] =
-    state.phase === "checking"
-      ? ["Stop", () => session.stop()]
-      : state.phase === "stopped"
-        ? ["Run the pass", () => void session.run()]
-        : ["Check what was typed", () => void session.run()];
-  if (state.phase === "ready" && !state.stale) return null;
-  if (state.phase === "opening") return null;
-  return (
-    <button type="button" className="button-text mt-2 text-[13px]" onClick={run}>
-      {label}
-    </button>
-  );
-}
-
-function share({ progress }: DeskState): number {
-  return progress.done / Math.max(1, progress.all);
-}
-
-function leftLabel(state: DeskState): string {
-  if (state.phase === "checking") return `${Math.round(share(state) * 100)}%`;
-  if (state.phase === "stopped") return "stopped";
-  if (state.phase !== "ready") return "";
-  if (state.total === 0) return "none found";
-  if (state.open.length === 0) return "done";
-  return state.open.length === state.total
-    ? figure(state.total)
-    : `${figure(state.open.length)} left of ${figure(state.total)}`;
-}
-
-function Progress({ share }: { share: number }) {
-  return (
-    <svg className="mt-1.5 block h-0.5 w-full" preserveAspectRatio="none" viewBox="0 0 100 1">
-      <title>Progress of the pass</title>
-      <rect width="100" height="1" className="fill-hair" />
-      <rect width={100 * share} height="1" className="fill-pen" />
-    </svg>
   );
 }
 

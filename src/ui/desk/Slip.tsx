@@ -3,6 +3,8 @@ import { checkById } from "../../core/checks/index.ts";
 import { Key } from "../parts/Key.tsx";
 import { count } from "../parts/words.ts";
 import type { DeskCommands } from "./commands.ts";
+import { Explanation } from "./Explanation.tsx";
+import { Meanings } from "./Meanings.tsx";
 import type { DeskSession } from "./session.ts";
 import type { DeskState } from "./state.ts";
 
@@ -30,7 +32,7 @@ export function Slip({ state, session, commands, asking }: SlipProps) {
           <span className="self-center text-soft">Looking for corrections…</span>
         ) : null}
         {choices?.length === 0 ? (
-          <span className="self-center text-soft">Nothing in the dictionary is near it.</span>
+          <span className="self-center text-soft">{withoutChoices(state)}</span>
         ) : null}
         {choices?.map((choice, index) => (
           <button
@@ -52,6 +54,7 @@ export function Slip({ state, session, commands, asking }: SlipProps) {
           </button>
         ))}
       </div>
+      <Meanings state={state} />
       <div className="mt-2.5 -mr-5 flex flex-wrap items-center gap-x-4 gap-y-1.5 text-[13px] text-soft">
         {subject.kind === "mark" ? (
           <>
@@ -60,6 +63,9 @@ export function Slip({ state, session, commands, asking }: SlipProps) {
               <Act letter="W" label="word list" run={() => void session.listWord()} />
             ) : null}
           </>
+        ) : null}
+        {subject.kind === "mark" ? (
+          <Act letter="D" label="less like this" run={() => void session.lessLikeThis(false)} />
         ) : null}
         <Act letter="Q" label="query" run={commands.openQuery} />
         <Act letter="E" label="edit" run={commands.editHere} />
@@ -78,6 +84,13 @@ export function Slip({ state, session, commands, asking }: SlipProps) {
   );
 }
 
+/** What to say where no correction is offered. */
+function withoutChoices({ subject }: DeskState): string {
+  const rule = subject?.kind === "mark" ? subject.place.mark.rule : "";
+  if (rule === "" || rule.startsWith("spelling/")) return "Nothing in the dictionary is near it.";
+  return "No rewrite fits every case: E edits here, M shows other words.";
+}
+
 function reasonOf({ subject, open }: DeskState) {
   if (subject?.kind !== "mark") {
     return <>“{subject?.word.word}” carries no mark. These words are near it.</>;
@@ -89,28 +102,7 @@ function reasonOf({ subject, open }: DeskState) {
     <>
       {mark.reason}
       {others > 0 ? ` The same stands in ${count(others, "other place")}.` : ""}{" "}
-      {check ? <Why text={check.why} source={check.source} /> : null}
-    </>
-  );
-}
-
-function Why({ text, source }: { text: string; source: string }) {
-  const [open, setOpen] = useState(false);
-  return (
-    <>
-      <button
-        type="button"
-        className="ml-1 text-soft underline underline-offset-2"
-        aria-expanded={open}
-        onClick={() => setOpen(!open)}
-      >
-        Why
-      </button>
-      {open ? (
-        <span className="mt-1 block max-w-[60ch] text-soft">
-          {text} Source: {source}.
-        </span>
-      ) : null}
+      {check ? <Explanation check={check} key={mark.id} /> : null}
     </>
   );
 }

@@ -86,11 +86,15 @@ export class DeskDocument {
     return this.board.open(this.settled);
   }
 
-  /** Marks that standing corrections took away. */
-  correctedCount(): number {
-    let corrected = 0;
+  /** How many marks of each pass standing corrections took away. */
+  correctedByPass(): ReadonlyMap<string, number> {
+    const corrected = new Map<string, number>();
     for (const { seq, act, marks } of this.ledger.decisions) {
-      if (act === "correct" && this.standing.has(seq)) corrected += marks.length;
+      if (act !== "correct" || !this.standing.has(seq)) continue;
+      for (const { rule } of marks) {
+        const pass = rule.slice(0, rule.indexOf("/"));
+        corrected.set(pass, (corrected.get(pass) ?? 0) + 1);
+      }
     }
     return corrected;
   }

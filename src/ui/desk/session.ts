@@ -1,5 +1,7 @@
 import { proxy } from "comlink";
+import { type Appetite, PASSES, type Pass } from "../../core/checks/check.ts";
 import { checkById } from "../../core/checks/index.ts";
+import { appetiteFor } from "../../core/checks/kinds.ts";
 import type { Leave } from "../../core/checks/leave.ts";
 import type { CheckSettings } from "../../core/engine.ts";
 import type { Exported, ExportForm, Problem } from "../../core/formats/document.ts";
@@ -11,7 +13,14 @@ import { lastRedoable, lastUndoable, undo } from "../../core/ledger/ledger.ts";
 import type { Block, Edit, Manuscript, Range, Variety } from "../../core/manuscript/model.ts";
 import { checkSettings } from "../../store/check-settings.ts";
 import { type Hold, holdDocument } from "../../store/hold.ts";
-import { addWord, readSettings, readStyle, removeWord, updateSettings } from "../../store/house.ts";
+import {
+  addWord,
+  changeStyle,
+  readSettings,
+  readStyle,
+  removeWord,
+  updateSettings,
+} from "../../store/house.ts";
 import { readDecisions } from "../../store/ledger.ts";
 import { readOriginal, readRecord, type ShelfRecord, updateRecord } from "../../store/shelf.ts";
 import { connectProofreader, type ProofreaderLink } from "../../worker/connect.ts";
@@ -21,7 +30,7 @@ import { DeskDocument } from "./desk-document.ts";
 import { Keeper } from "./keeper.ts";
 import type { PlacedMark } from "./marks-board.ts";
 import { ReadingAloud, type ReadingScope } from "./reading-aloud.ts";
-import { type DeskState, runOf, type Subject, type WordAtHand } from "./state.ts";
+import { type DeskState, NO_PASSES, runOf, type Subject, type WordAtHand } from "./state.ts";
 
 /** Milliseconds without typing after which what was typed becomes one decision. */
 const TYPING_PAUSE_MS = 250;
@@ -55,6 +64,11 @@ export class DeskSession {
     counts: null,
     open: [],
     total: 0,
+    openOfAll: [],
+    pass: "spelling",
+    passes: NO_PASSES,
+    withheld: new Map(),
+    readingOn: false,
     subject: null,
     choices: null,
     previewed: -1,
@@ -385,7 +399,7 @@ export class DeskSession {
   /** Ends a running check; what is decided and typed stays. */
   stop(): void {
     void this.worker.stop();
-    this.publish({ phase: "stopped" });
+    this.publish({ phase: "stopped", readingOn: false });
   }
 
   /** Checks the document as it stands. */
@@ -406,12 +420,42 @@ export class DeskSession {
     return this.keeper.enqueue(() => this.takeStyle(() => removeWord(word)));
   }
 
-  /** Switches a check on or off for this document. */
-  async switchCheck(rule: string, on: boolean): Promise<void> {
+  /** How much of a check is wanted in this document. */
+  async setAppetite(rule: string, appetite: Appetite): Promise<void> {
     const { record } = this.state;
     if (!record) return;
-    const off = on ? record.off.filter((one) => one !== rule) : [...record.off, rule];
-    await this.changeRecord({ off });
+    const off = record.off.filter((one) => one !== rule);
+    await this.changeRecord({ off, appetites: { ...record.appetites, [rule]: appetite } });
+  }
+
+  /** How much of a check is wanted as things stand. */
+  appetiteOf(rule: string): Appetite {
+    return appetiteFor({ id: rule }, this.settings());
+  }
+
+  /** Asks for less of what the open mark's check finds: only when it is sure, then nothing. */
+  async lessLikeThis(inEvery: boolean): Promise<void> {
+    const { subject } = this.state;
+    if (subject?.kind !== "mark") return;
+    const { rule } = subject.place.mark;
+    const check = checkById(rule);
+    if (!check) return;
+    const next = this.appetiteOf(rule) === "all" && check.pass !== "spelling" ? "sure" : "off";
+    if (inEvery) {
+      const changed = (style: HouseStyle) => ({
+        ...style,
+        appetites: { ...style.appetites, [rule]: next } as HouseStyle["appetites"],
+      });
+      await this.keeper.enqueue(() => this.takeStyle(() => changeStyle(changed)));
+      const { record } = this.state;
+      // The document's own choice would stand above the house's.
+      const { [rule]: _own, ...appetites } = record?.appetites ?? {};
+      await this.changeRecord({ appetites });
+    } else await this.setAppetite(rule, next);
+    const where = inEvery ? "every document" : "this document";
+    const how = next === "sure" ? "only when it is sure" : "off";
+    if (this.openIndex() < 0) this.next();
+    this.say(`“${check.title}”: ${how}, in ${where}.`);
   }
 
   /** Has a kind of unknown word left alone in this document, or not. */
@@ -538,17 +582,36 @@ export class DeskSession {
   private async check(): Promise<void> {
     const { board } = this.copy;
     const { revision } = board;
+    const stale = () => this.copy.board !== board;
     const update = await this.worker.check(
       this.copy.editsSoFar(),
       this.settings(),
       proxy((progress) => this.publish({ progress })),
+      proxy((first) => {
+        if (stale() || board.revision !== revision) return;
+        this.takeMarks(first, revision);
+        this.publish({ phase: "ready", readingOn: true, progress: { done: 0, all: 1 } });
+        this.openFirst();
+      }),
     );
     if (!update) return;
-    if (this.copy.board !== board || board.revision !== revision) return this.check();
-    board.report(update.marks, revision);
-    this.publish({ phase: "ready", counts: update.counts });
-    this.refresh("all");
+    if (stale() || (this.state.phase !== "ready" && board.revision !== revision)) {
+      return this.check();
+    }
+    this.takeMarks(update, revision);
+    this.publish({ phase: "ready", readingOn: false });
     this.noteOnShelf();
+    this.openFirst();
+  }
+
+  private takeMarks(update: Update, revision: number): void {
+    this.copy.board.report(update.marks, revision);
+    this.publish({ counts: update.counts, withheld: update.withheld });
+    this.refresh("all");
+  }
+
+  /** Opens the first mark after the place the reader left, unless a slip is open already. */
+  private openFirst(): void {
     const place = this.state.record?.place ?? 0;
     const { open } = this.state;
     const start = open.find(({ from }) => from >= place) ?? open[0];
@@ -563,17 +626,37 @@ export class DeskSession {
   private takeReport(update: Update | null, revision: number): void {
     if (!update) return;
     const changed = this.copy.board.report(update.marks, revision);
-    this.publish({ counts: update.counts });
+    this.publish({ counts: update.counts, withheld: update.withheld });
     this.refresh(changed);
   }
 
   /** Publishes the open marks and has the changed ones drawn. */
   private refresh(blocks: "all" | readonly number[]): void {
-    const open = this.copy.openMarks().filter(({ mark }) => !mark.follows);
-    const all = this.copy.board.all().filter(({ mark }) => !mark.follows).length;
-    const total = all + this.copy.correctedCount();
-    this.publish({ open, total });
+    const openOfAll = this.copy.openMarks().filter(({ mark }) => !mark.follows);
+    const all = this.copy.board.all().filter(({ mark }) => !mark.follows);
+    const corrected = this.copy.correctedByPass();
+    const passes = Object.fromEntries(
+      PASSES.map((pass) => {
+        const of = (places: readonly PlacedMark[]) =>
+          places.filter(({ mark }) => mark.pass === pass).length;
+        return [pass, { open: of(openOfAll), total: of(all) + (corrected.get(pass) ?? 0) }];
+      }),
+    ) as DeskState["passes"];
+    const { pass } = this.state;
+    const open = openOfAll.filter(({ mark }) => mark.pass === pass);
+    this.publish({ open, openOfAll, passes, total: passes[pass].total });
     this.galley?.redraw(blocks);
+  }
+
+  /** Goes over to another pass: its marks are drawn and walked. */
+  setPass(pass: Pass): void {
+    if (pass === this.state.pass) return;
+    this.publish({ pass, subject: null, choices: null });
+    this.galley?.hide();
+    this.refresh("all");
+    const { open } = this.state;
+    const start = open[0];
+    if (start) this.focus({ kind: "mark", place: start });
   }
 
   /** Where the open slip's mark stands among the open marks; -1 when it does not. */

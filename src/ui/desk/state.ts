@@ -1,3 +1,4 @@
+import { PASSES, type Pass } from "../../core/checks/check.ts";
 import type { HouseStyle } from "../../core/house/style.ts";
 import type { Decision } from "../../core/ledger/decision.ts";
 import type { Edit, Manuscript } from "../../core/manuscript/model.ts";
@@ -42,9 +43,19 @@ export interface DeskState {
   record: ShelfRecord | null;
   manuscript: Manuscript | null;
   counts: Counts | null;
+  /** The pass that is walked. */
+  pass: Pass;
+  /** Its open marks. */
   open: PlacedMark[];
-  /** All marks of the run, settled ones included, plus those corrected away. */
+  /** All its marks, settled ones included, plus those corrected away. */
   total: number;
+  /** The open marks of all passes, and what is open of how many in each. */
+  openOfAll: PlacedMark[];
+  passes: Readonly<Record<Pass, { open: number; total: number }>>;
+  /** How many marks of each check are not shown, since a page has enough of them. */
+  withheld: ReadonlyMap<string, number>;
+  /** The first pass can be walked while the others are still being read. */
+  readingOn: boolean;
   subject: Subject;
   choices: PlacedChoice[] | null;
   /** Index of the choice shown in the line; -1 for none. */
@@ -71,9 +82,9 @@ export interface DeskState {
 }
 
 /** What the shelf is told of a run; null before there is one. */
-export function runOf({ counts, open, decisions, standing }: DeskState): ShelfRecord["run"] {
+export function runOf({ counts, openOfAll, decisions, standing }: DeskState): ShelfRecord["run"] {
   if (!counts) return null;
-  const of = (weight: string) => open.filter(({ mark }) => mark.weight === weight).length;
+  const of = (weight: string) => openOfAll.filter(({ mark }) => mark.weight === weight).length;
   return {
     at: new Date().toISOString(),
     words: counts.words,
@@ -83,3 +94,8 @@ export function runOf({ counts, open, decisions, standing }: DeskState): ShelfRe
     decided: decisions.filter(({ seq, act }) => act !== "undo" && standing.has(seq)).length,
   };
 }
+
+/** Before anything has been read. */
+export const NO_PASSES = Object.fromEntries(
+  PASSES.map((pass) => [pass, { open: 0, total: 0 }]),
+) as DeskState["passes"];

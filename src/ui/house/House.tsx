@@ -5,6 +5,7 @@ import { NotKept } from "../../store/failure.ts";
 import { changeStyle, readStyle } from "../../store/house.ts";
 import { SiteHeader } from "../parts/SiteHeader.tsx";
 import { figure } from "../parts/words.ts";
+import { ChecksPart } from "./ChecksPart.tsx";
 import { ExchangePart } from "./ExchangePart.tsx";
 import { NewListDialog } from "./NewListDialog.tsx";
 import { ReplacementsPart } from "./ReplacementsPart.tsx";
@@ -95,6 +96,14 @@ export function House({ nonce }: { nonce: string }) {
               run={() => open("sounds")}
             />
           </Group>
+          <Group title="Checks">
+            <Item
+              title="How much of each"
+              count={Object.keys(shown.appetites).length}
+              on={part === "checks"}
+              run={() => open("checks")}
+            />
+          </Group>
           <Group title="Files">
             <Item title="Import, export" on={part === "files"} run={() => open("files")} />
           </Group>
@@ -111,6 +120,7 @@ export function House({ nonce }: { nonce: string }) {
             <ReplacementsPart style={style} change={change} />
           ) : null}
           {style && part === "sounds" ? <SoundRulesPart style={style} change={change} /> : null}
+          {style && part === "checks" ? <ChecksPart style={style} change={change} /> : null}
           {style && part === "files" ? <ExchangePart style={style} change={change} /> : null}
           {style && (part === PERSONAL || part === HOUSE || own) ? (
             <WordListPart

@@ -5,6 +5,7 @@ const PAGES = [
   { href: "/", title: "Shelf" },
   { href: "/house", title: "House style" },
   { href: "/ledger", title: "Ledger" },
+  { href: "/guide", title: "Guide" },
 ] as const;
 
 /** The head of every page but the desk. */

@@ -1,3 +1,4 @@
+import type { Appetite, Pass } from "../../core/checks/check.ts";
 import type { Kind, Variety } from "../../core/manuscript/model.ts";
 
 /** The interface's words for the model's values. */
@@ -19,6 +20,18 @@ export const KIND_LABELS: Record<Kind, string> = {
   fiction: "Fiction",
   letter: "Letter",
   sheet: "Sheet",
+};
+
+export const PASS_LABELS: Record<Pass, string> = {
+  spelling: "Spelling",
+  grammar: "Grammar",
+  wording: "Wording",
+};
+
+export const APPETITE_LABELS: Record<Appetite, string> = {
+  all: "all",
+  sure: "when sure",
+  off: "off",
 };
 
 const numberFormat = new Intl.NumberFormat("en-GB");

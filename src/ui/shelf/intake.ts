@@ -66,6 +66,7 @@ export async function firstRun(
     [],
     checkSettings(record, await readStyle()),
     proxy(({ done, all }) => report(done / Math.max(1, all))),
+    proxy(() => undefined),
   );
   if (!update) return;
   const marks = [...update.marks.values()].flat().filter(({ follows }) => !follows);

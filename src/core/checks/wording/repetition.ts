@@ -84,7 +84,7 @@ export const closeRepetition: Check<ContentWord> = {
         block,
         from: fact.from,
         to: fact.to,
-        reason: `“${before.fact.word}” stands ${apart} words before. G shows the places, O other words.`,
+        reason: `“${before.fact.word}” stands ${apart} words before. G shows the places, M other words.`,
         group: `wording/close-repetition:${fact.lemma}`,
       });
     }
