@@ -26,9 +26,14 @@ export const agreement = markCheck({
   find(syntax, language) {
     const { words: table } = language;
     const found: Found[] = [];
+    for (const verb of syntax.verbGroups) {
+      const sure = plainDisagreement(syntax, verb, table);
+      if (sure) found.push(sure);
+    }
     for (const { from, best, sure } of betterChoices(syntax, language, "number")) {
       const form = syntax.words[from]?.form ?? "";
       const other = numberForm(form, best === 0, table);
+      if (found.some((one) => one.from === from)) continue;
       if (other === form || UNCHANGED.has(form)) continue;
       const group = syntax.verbGroups[syntax.verbAt[from] ?? -1];
       const verb = group ?? lone(from);
@@ -39,10 +44,6 @@ export const agreement = markCheck({
         reason: reasonFor(syntax, verb, best),
         unsure: !sure,
       });
-    }
-    for (const verb of syntax.verbGroups) {
-      const sure = plainDisagreement(syntax, verb, table);
-      if (sure && !found.some(({ from }) => from === sure.from)) found.push(sure);
     }
     return found;
   },

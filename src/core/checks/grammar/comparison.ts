@@ -53,7 +53,7 @@ export const comparisonWords = markCheck({
   patterns: [
     "as|so JJ|RB [than] => as",
     "JJR|more [as] the|a|an|my|his|her|our|their ADJ? one|ones|NN .|, => than",
-    "JJR|RBR [then] the|a|an|my|his|her|our|their|any|all|CD|PRONOUN|we|it|he|she|they|i|you => than",
+    "JJR|RBR RB? RB? [then] the|at|in|on|a|an|my|his|her|our|their|any|all|CD|PRONOUN|we|it|he|she|they|i|you => than",
     "more|less [then] CD|a|the|half|twice => than",
     "[gooder] => better",
     "[badder] => worse",
