@@ -7,6 +7,7 @@ import { loadLanguage } from "../src/command/checking.ts";
 import type { Pass } from "../src/core/checks/check.ts";
 import { CHECKS } from "../src/core/checks/index.ts";
 import { Engine, type Mark } from "../src/core/engine.ts";
+import { phraseLines } from "../src/core/language/phrase-lists.ts";
 import { linesManuscript } from "../src/core/manuscript/lines.ts";
 import type { Kind, Span, Variety } from "../src/core/manuscript/model.ts";
 import { manualTexts } from "./manuals.ts";
@@ -15,6 +16,8 @@ import { manualTexts } from "./manuals.ts";
 export interface SeenMark extends Mark {
   context: string;
 }
+
+const DATA = path.resolve(import.meta.dirname, "../data");
 
 export type Part = "train" | "tune" | "test";
 
@@ -129,6 +132,59 @@ export function plantedResults(part: Part, each: number) {
 }
 const REACH = 12;
 
+/** Words of the confusion sets planted for one another, one a sentence, as often as the words stand. */
+export function realWordResults(part: Part, most: number) {
+  const random = seeded(SEED[part] + 1);
+  const sets = phraseLines(readFileSync(path.join(DATA, "choice-sets.txt"), "utf8")).map((line) =>
+    line.split(" "),
+  );
+  const blocks = brownTexts()
+    .filter((text) => text.part === part)
+    .flatMap((text) => text.blocks);
+  const all: { text: string; from: number; to: number; set: string }[] = [];
+  for (const { text, sentences } of blocks) {
+    for (const sentence of sentences) {
+      const quoted = text.slice(0, sentence.from).split('"').length % 2 === 0;
+      const own = text.slice(sentence.from, sentence.to);
+      if (quoted || own.includes('"')) continue;
+      const places: { from: number; to: number; set: string; insert: string }[] = [];
+      for (const { 0: word, index } of own.matchAll(/[A-Za-z]+(?:'[a-z]+)?/g)) {
+        for (const set of sets) {
+          if (!set.includes(word.toLowerCase())) continue;
+          const others = set.filter((one) => one !== word.toLowerCase());
+          const other = others[Math.floor(random() * others.length)] ?? "";
+          const insert = /^[A-Z]/.test(word)
+            ? other.slice(0, 1).toUpperCase() + other.slice(1)
+            : other;
+          const from = sentence.from + index;
+          places.push({ from, to: from + word.length, set: set.join(" "), insert });
+        }
+      }
+      const place = places[Math.floor(random() * places.length)];
+      if (!place) continue;
+      const changed = text.slice(0, place.from) + place.insert + text.slice(place.to);
+      all.push({
+        text: changed,
+        from: place.from,
+        to: place.from + place.insert.length,
+        set: place.set,
+      });
+    }
+  }
+  const step = Math.max(1, all.length / most);
+  const planted = [];
+  for (let at = 0; Math.floor(at) < all.length; at += step) {
+    const one = all[Math.floor(at)];
+    if (!one) continue;
+    const { marks } = marksIn(one.text, ["spelling", "grammar"]);
+    const found = marks.some(({ from, to }) => from < one.to && to > one.from);
+    planted.push({ ...one, found });
+  }
+  const { words, marks } = cleanMarks("brown", part, ["grammar"]);
+  const alarms = marks.filter(({ rule }) => rule === "grammar/confused-words").length;
+  return { planted, sets: sets.length, alarms: (1000 * alarms) / words };
+}
+
 const percent = (part: number, whole: number) => ((100 * part) / Math.max(1, whole)).toFixed(1);
 
 const GOALS: Record<string, number> = {
@@ -163,6 +219,11 @@ export function benchGrammar(): void {
     const goal = GOALS[kind] ? ` (goal ${GOALS[kind]})` : "";
     console.log(`  ${percent(found, own.length)}%  ${kind}, ${own.length}${goal}`);
   }
+  const real = realWordResults("test", 3000);
+  const seen = real.planted.filter(({ found }) => found).length;
+  console.log(
+    `\nReal-word errors over ${real.sets} sets: ${percent(seen, real.planted.length)}% of ${real.planted.length} found (goal 80) at ${real.alarms.toFixed(3)} false alarms per 1,000 words (goal 0.1)`,
+  );
   const pairs = pairResults("test");
   const bad = pairs.filter(({ badMarks }) => badMarks.length > 0).length;
   const good = pairs.filter(({ goodMarks }) => goodMarks.length === 0).length;

@@ -2,8 +2,18 @@ import type { Check, Fact } from "./check.ts";
 import { agreement, eachAgreement, thereAgreement } from "./grammar/agreement.ts";
 import { aOrAn, doubleDeterminer, missingArticle } from "./grammar/articles.ts";
 import { calendarCapital, paragraphStart, pronounI, titleCapital } from "./grammar/capitals.ts";
+import {
+  clauseComma,
+  colonAfterVerb,
+  dateComma,
+  introductoryComma,
+  semicolonAfterOpening,
+  subjectComma,
+  thatComma,
+} from "./grammar/commas.ts";
 import { adverbForm, comparisonWords, doubleComparison } from "./grammar/comparison.ts";
 import { confusedWords, fixedPhrase } from "./grammar/confused-words.ts";
+import { compoundHyphen } from "./grammar/hyphens.ts";
 import {
   extraWord,
   missingWord,
@@ -11,6 +21,7 @@ import {
   reportedQuestion,
   swappedWords,
 } from "./grammar/little-words.ts";
+import { markSlips, unpaired } from "./grammar/marks.ts";
 import { doubleNegative, pairedConjunctions } from "./grammar/negation.ts";
 import { apostrophePlural, missingApostrophe, pluralOfFigures } from "./grammar/possessives.ts";
 import { requiredPreposition } from "./grammar/prepositions.ts";
@@ -23,20 +34,6 @@ import {
   whoWhom,
 } from "./grammar/pronouns.ts";
 import {
-  clauseComma,
-  colonAfterVerb,
-  compoundHyphen,
-  dateComma,
-  finalMark,
-  introductoryComma,
-  markSlips,
-  questionMark,
-  semicolonAfterOpening,
-  subjectComma,
-  thatComma,
-  unpaired,
-} from "./grammar/punctuation.ts";
-import {
   demonstrative,
   fewerLess,
   manyMuch,
@@ -44,6 +41,7 @@ import {
   numberNoun,
   oneOf,
 } from "./grammar/quantities.ts";
+import { finalMark, questionMark } from "./grammar/sentence-ends.ts";
 import {
   adverbSplice,
   commaSplice,

@@ -22,7 +22,8 @@ const TABLE: Readonly<Record<Kind, Readonly<Record<string, Appetite>>>> = {
     "wording/cliche": "off",
     "grammar/missing-article": "sure",
     "grammar/agreement": "sure",
-    "grammar/final-mark": "sure",
+    "grammar/final-mark": "off",
+    "grammar/paragraph-start": "off",
     "grammar/fragment": "off",
   },
   brief: {

@@ -8,7 +8,8 @@ const VOWEL_IN_UN = /^(?:unin|unim(?!o)|unid)/;
 /** Begin with a silent h. */
 const SILENT_H = /^(?:hour|honest|hono(?:u)?r|heir|hors d)/;
 /** Said with and without the h. */
-const EITHER = /^(?:herb|histor(?:ic|ian)|hotel|hysteri|habitual|homage|hallucin|humble)/;
+const EITHER =
+  /^(?:sql|faq|url|lan|herb|histor(?:ic|ian)|hotel|hysteri|habitual|homage|hallucin|humble)/;
 const LETTERS_WITH_VOWEL = "AEFHILMNORSX";
 
 /** The sound a word as written begins with; a number by how it is said. */
@@ -20,6 +21,8 @@ export function openingSound(written: string): Opening {
   if (part.length === 1) {
     return LETTERS_WITH_VOWEL.includes(part.toUpperCase()) ? "vowel" : "consonant";
   }
+  if (EITHER.test(part.toLowerCase()) && part.length < 5 && part === part.toUpperCase())
+    return "either";
   if (part === part.toUpperCase() || /^\p{Lu}{2}/u.test(part) || /\d/.test(part)) {
     // Said letter by letter, or as a word: "an MP", "a NATO ship".
     const byLetter = LETTERS_WITH_VOWEL.includes(first) ? "vowel" : "consonant";

@@ -1,6 +1,12 @@
 import { numberForm } from "../../language/choice-models.ts";
 import { subjectOf } from "../../language/clauses.ts";
-import { type NounGroup, type Syntax, type VerbGroup, written } from "../../language/syntax.ts";
+import {
+  CODE,
+  type NounGroup,
+  type Syntax,
+  type VerbGroup,
+  written,
+} from "../../language/syntax.ts";
 import { TAG, TAG_SETS } from "../../language/tag-sets.ts";
 import { UNCHANGED, type WordTable } from "../../language/words.ts";
 import { type Found, markCheck } from "../mark-check.ts";
@@ -36,7 +42,8 @@ export const agreement = markCheck({
       if (found.some((one) => one.from === from)) continue;
       if (other === form || UNCHANGED.has(form)) continue;
       const group = syntax.verbGroups[syntax.verbAt[from] ?? -1];
-      const verb = group ?? lone(from);
+      const verb = group?.finite === from ? group : lone(from);
+      if (!mayDisagree(syntax, verb, best)) continue;
       found.push({
         from,
         to: from + 1,
@@ -60,6 +67,38 @@ function lone(unit: number): VerbGroup {
     negated: false,
     infinitive: false,
   };
+}
+
+/** The model alone is not believed: the phrases must show a subject, and none of the verb's number. */
+function mayDisagree(syntax: Syntax, verb: VerbGroup, best: number): boolean {
+  const { words, places, tags } = syntax;
+  const unit = verb.from;
+  const before = words[unit - 1]?.form ?? "";
+  if (MODALS.has(before) || written(syntax, unit) === written(syntax, unit).toUpperCase())
+    return false;
+  if (((places[unit - 1] ?? 0) | (places[unit + 1] ?? 0)) & CODE) return false;
+  const opens = unit === syntax.sentenceFrom[unit];
+  if (opens && written(syntax, (syntax.sentenceTo[unit] ?? 1) - 1) !== "?") return false;
+  const subject = subjectOf(syntax, verb);
+  if (!subject) return false;
+  const { head } = subject.group;
+  if ((places[head] ?? 0) & CODE || isIdentifier(written(syntax, head))) return false;
+  const name = TAG_SETS.NAME[tags[head] ?? 0] === 1;
+  // One person takes a singular verb; of several, or of a firm, nothing is sure.
+  if (name)
+    return best === 0 && tags[head] === TAG.NNP && words[subject.group.from - 1]?.form !== "and";
+  // A word no list has may be the name of one thing.
+  if ((words[head]?.traits ?? 0) === 0 && !subject.group.pronoun) return false;
+  return subject.number === (best === 0 ? "singular" : "plural") || subject.number === "unknown";
+}
+
+const MODALS = new Set(
+  "will would can could may might must shall should 'll to not n't".split(" "),
+);
+
+/** "getRanges", "s.append", "axe_core": a name in code, of one thing. */
+function isIdentifier(word: string): boolean {
+  return /\p{Ll}\p{Lu}|[_./()\d]/u.test(word);
 }
 
 function reasonFor(syntax: Syntax, verb: VerbGroup, best: number): string {
@@ -91,6 +130,9 @@ function plainDisagreement(syntax: Syntax, verb: VerbGroup, table: WordTable): F
   if (byPronoun) return { ...mend(), reason: `“${byPronoun}” takes “{1}”.` };
   const subject = subjectOf(syntax, verb);
   if (!subject || subject.group.pronoun || subject.number === "unknown") return null;
+  const head = written(syntax, subject.group.head);
+  if (isIdentifier(head) || (words[subject.group.head]?.traits ?? 0) === 0) return null;
+  if ((syntax.places[subject.group.head] ?? 0) & CODE) return null;
   if ((subject.number === "singular") === singular) return null;
   const opening = openingOf(syntax, unit);
   if (singular && isPair(syntax, opening, unit)) {
@@ -102,7 +144,6 @@ function plainDisagreement(syntax: Syntax, verb: VerbGroup, table: WordTable): F
   if (plural && (hasMood(syntax, unit) || (lexical && subject.inverted))) return null;
   if (lexical && plural && (opening !== subject.group.from || !takesPlain(syntax, unit)))
     return null;
-  const head = written(syntax, subject.group.head);
   const wanted = singular ? "plural" : "singular";
   return { ...mend(), reason: `“${head}” is ${wanted}, and so is its verb: “{1}”.` };
 }

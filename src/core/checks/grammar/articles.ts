@@ -1,4 +1,4 @@
-import { likelierArticle } from "../../language/choice-models.ts";
+import { likelierArticle } from "../../language/slot-finder.ts";
 import { openingSound } from "../../language/sounds.ts";
 import { written } from "../../language/syntax.ts";
 import { TAG } from "../../language/tag-sets.ts";
@@ -31,6 +31,9 @@ export const aOrAn = markCheck({
     if (written(syntax, bounds[0] ?? 0) === "A" && bounds[0] !== syntax.sentenceFrom[next])
       return false;
     if (syntax.tags[next] === TAG.CC) return false;
+    // "an mdast tree", "a uid": a made-up word may be said letter by letter.
+    const known = (syntax.words[after]?.traits ?? 0) !== 0;
+    if (!known && /^(?:\p{Ll}*$|u)/u.test(word) && /^[^aeio]/.test(word)) return false;
     const sound = openingSound(word);
     return sound !== "either" && sound !== (article === "an" ? "vowel" : "consonant");
   },

@@ -42,7 +42,7 @@ export const pronounI = markCheck({
 /** A paragraph that begins with a small letter, and a sentence after a question. */
 export const paragraphStart = markCheck({
   id: "grammar/paragraph-start",
-  weight: "fix",
+  weight: "settle",
   code: "cap",
   title: "Paragraph without a capital",
   why: "A paragraph of whole sentences begins with a capital, and so does a sentence after a question mark.",

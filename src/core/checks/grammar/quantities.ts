@@ -158,7 +158,7 @@ export const manyMuch = markCheck({
     "[much] visitors|people|boats|books|things|others|days|men|women|children|problems|questions|ways => many",
     "how|too|so|as|very|not [many] water|information|money|time|work|oil|rain|snow|sand|air|heat|light|food|wood|traffic|advice|evidence|equipment|furniture|noise|damage|trouble|sugar|milk|blood|help|care !NOUN => much",
     "<s> [many] water|information|money|oil|rain|snow|sand|food|traffic|advice|evidence|equipment|furniture|damage !NOUN => much",
-    "several|many|both [NN] in|on|at|of|to|from|with|were|are|have|.|, => $2:NNS",
+    "several|many [NN] in|on|at|of|to|from|with|were|are|have|.|, => $2:NNS",
     "a few [NN] in|on|at|were|are|have|.|, => $3:NNS",
   ],
   accepts: ({ bounds, pattern }, { words, tags }, { lexicon, words: table }) => {

@@ -1,6 +1,8 @@
 import type { Language } from "../../language/analysis.ts";
-import { FORMS, fitOf, formOf, formsOfWritten, idsAround } from "../../language/choice-models.ts";
+import { formOf } from "../../language/choice-models.ts";
+import { fitOf, idsAround } from "../../language/fit.ts";
 import { VERB } from "../../language/lexicon.ts";
+import { FORMS, formsOfWritten } from "../../language/slot-finder.ts";
 import { type Syntax, written } from "../../language/syntax.ts";
 import { TAG, TAG_SETS, tagSet } from "../../language/tag-sets.ts";
 import { type Found, markCheck } from "../mark-check.ts";
@@ -41,6 +43,13 @@ export const verbForm = markCheck({
     for (const { unit, form } of unlikelyForms(syntax, language)) add(unit, form);
     for (const { from, best, sure } of betterChoices(syntax, language, "form")) {
       const form = syntax.words[from]?.form ?? "";
+      const by = governorOf(syntax, from);
+      const start = syntax.sentenceFrom[from] ?? 0;
+      if (!isGovernor(syntax.words[by]?.form ?? "", by === start)) continue;
+      // "have proofs", "extremely breaking": a noun, a quality.
+      if (HAVE.has(syntax.words[by]?.form ?? "") && form.endsWith("s")) continue;
+      if (by < from - 1 && form.endsWith("ing")) continue;
+      if (((syntax.words[from]?.traits ?? 0) & VERB) === 0 && table.verb(form) === form) continue;
       if (!/^\p{L}+$/u.test(form) || from === syntax.sentenceFrom[from]) continue;
       if (IS_BE.test(form) && BE.has(syntax.words[from - 1]?.form ?? "")) continue;
       add(from, formOf(form, best, table), !sure);
@@ -53,9 +62,24 @@ const HAVE = new Set(["have", "has", "had", "'ve"]);
 const BE = new Set(["is", "are", "was", "were", "been", "being", "am"]);
 
 function governor(syntax: Syntax, unit: number): string {
+  return written(syntax, Math.max(0, governorOf(syntax, unit)));
+}
+
+/** Whether a word decides the form of the verb after it; at a sentence's start it asks a question. */
+function isGovernor(form: string, opens: boolean): boolean {
+  return GOVERNING.has(form) && !(opens && form !== "to");
+}
+
+const GOVERNING = new Set(
+  "can could may might must shall should will would 'll ca wo do does did to have has had 've is are was were be been being am never not n't".split(
+    " ",
+  ),
+);
+
+function governorOf(syntax: Syntax, unit: number): number {
   let at = unit - 1;
   while (at > 0 && (TAG_SETS.ADV[syntax.tags[at] ?? 0] || syntax.tags[at] === TAG.NOT)) at--;
-  return written(syntax, Math.max(0, at));
+  return at;
 }
 
 /** The form that leaves no doubt, as an index into FORMS; -1 where there is none. */
@@ -70,7 +94,7 @@ function plainForm(syntax: Syntax, unit: number, tag: number): number {
   const form = words[unit]?.form ?? "";
   const next = tags[unit + 1] ?? 0;
   const object = next === TAG.DT || next === TAG.PRP$ || next === TAG.PPO;
-  if (form.startsWith("'")) return -1;
+  if (form.startsWith("'") || !isGovernor(words[at]?.form ?? "", at === start)) return -1;
   if (
     tags[at] === TAG.MD &&
     at === unit - 1 &&
@@ -133,6 +157,15 @@ function* unlikelyForms(
     const have = HAVE.has(before) && TAG_SETS.VERB[governor] === 1;
     const be = BE.has(before) && TAG_SETS.VERB[governor] === 1;
     if (!bare && !have && !be) continue;
+    if (!isGovernor(before, at === start)) continue;
+    const next = tags[unit + 1] ?? 0;
+    const object =
+      next === TAG.DT ||
+      next === TAG.PRP$ ||
+      next === TAG.PPO ||
+      next === TAG.CS ||
+      next === TAG.WRB;
+    if (tag === TAG.NNS && !object) continue;
     const own = formsOfWritten(word.form, table);
     const wanted = bare ? [BARE] : have ? [PARTICIPLE] : [PARTICIPLE, FORMS.indexOf("ing")];
     // "What it is is hard to say."

@@ -1,0 +1,272 @@
+import { NAME } from "../../language/lexicon.ts";
+import { type Syntax, written } from "../../language/syntax.ts";
+import { TAG, TAG_SETS } from "../../language/tag-sets.ts";
+import type { Choice } from "../check.ts";
+import { type Found, markCheck } from "../mark-check.ts";
+import { sentencesOf } from "./sentences.ts";
+
+const NOT_SENTENCES = ["heading", "cell", "caption", "item"] as const;
+
+const QUESTION_WORDS = new Set("what where who whom whose why how which when".split(" "));
+
+/** "Where is the spare key." */
+export const questionMark = markCheck({
+  id: "grammar/question-mark",
+  weight: "fix",
+  code: "qm",
+  title: "Question without a question mark",
+  why: "A direct question ends with a question mark; a reported one with a full stop: she asked where it was.",
+  source: "common practice",
+  examples: [
+    { wrong: "Where is the spare key.", right: "Where is the spare key?" },
+    { wrong: "Did they know the keeper.", right: "Did they know the keeper?" },
+    { wrong: "They asked where the gauge was?", right: "They asked where the gauge was." },
+    { leave: "What they saw was a lamp. How lovely it was." },
+    { leave: "Had they known, they would have come. Did she ask where it was?" },
+  ],
+  reason: "A question ends with a question mark, a reported one with a full stop.",
+  notIn: ["heading", "cell"],
+  find(syntax) {
+    const found: Found[] = [];
+    const { words, tags, units } = syntax;
+    for (const { from, to } of sentencesOf(syntax)) {
+      const end = to - 1;
+      const mark = written(syntax, end);
+      const first = words[from]?.form ?? "";
+      const asked = syntax.text.slice(units[from]?.from, units[end]?.from).includes("?");
+      if (mark === "." && to - from > 3 && !asked) {
+        if (
+          QUESTION_WORDS.has(first) ? isQuestion(syntax, from, to) : isInverted(syntax, from, to)
+        ) {
+          found.push({ from: end - 1, to: end + 1, mends: [withMark(syntax, end, "?")] });
+        }
+      }
+      if (mark === "?" && to - from > 4 && end < units.length) {
+        const group = syntax.nounGroups[syntax.nounAt[from] ?? -1];
+        if (!group || group.from !== from) continue;
+        const verb = syntax.verbGroups[syntax.verbAt[group.to] ?? -1];
+        if (!verb || verb.finite < 0 || verb.from !== group.to) continue;
+        const reported = /^(?:asked|asks|wonder|wondered|wonders)$/.test(
+          words[verb.main]?.form ?? "",
+        );
+        const wanted = words[verb.main]?.form === "wanted" && words[verb.to + 1]?.form === "know";
+        const at = wanted ? verb.to + 2 : verb.to;
+        const who = words[at]?.form ?? "";
+        if (
+          (!reported && !wanted) ||
+          !(QUESTION_WORDS.has(who) || who === "if" || who === "whether")
+        )
+          continue;
+        if (tags[from] === TAG.PPSS && first === "you") continue;
+        found.push({ from: end - 1, to: end + 1, mends: [withMark(syntax, end, ".")] });
+      }
+    }
+    return found;
+  },
+});
+
+function withMark(syntax: Syntax, end: number, mark: string): Choice {
+  const stop = syntax.units[end];
+  const label = `${written(syntax, end - 1)}${mark}`;
+  return { label, edits: [{ from: stop?.from ?? 0, to: stop?.to ?? 0, insert: mark }] };
+}
+
+const AUXILIARY =
+  /^(?:is|are|was|were|do|does|did|has|have|had|can|could|will|would|shall|should|may|might|must)$/;
+
+/** "Where is the key", "How many visitors came", "Who read it". */
+function isQuestion(syntax: Syntax, from: number, to: number): boolean {
+  const { words, tags } = syntax;
+  const first = words[from]?.form ?? "";
+  let at = from + 1;
+  if (
+    first === "how" &&
+    /^(?:many|much|long|far|often|old|big|high|deep|soon|well)$/.test(words[at]?.form ?? "")
+  )
+    at++;
+  else if (first === "how" && TAG_SETS.ADJ[tags[at] ?? 0]) return false;
+  const counted = at > from + 1;
+  if (
+    (first === "what" || first === "which" || first === "whose" || counted) &&
+    !AUXILIARY.test(words[at]?.form ?? "")
+  ) {
+    const group =
+      syntax.nounGroups[syntax.nounAt[at] ?? -1] ?? syntax.nounGroups[syntax.nounAt[from] ?? -1];
+    if (!group) return false;
+    if (group.pronoun) return false;
+    at = group.to;
+    if (!counted && first === "what" && !AUXILIARY.test(words[at]?.form ?? "")) return false;
+    if (counted && syntax.verbAt[at] !== -1) return oneClause(syntax, from, to);
+  }
+  const form = words[at]?.form ?? "";
+  if (first === "who" || first === "which") {
+    return syntax.verbAt[at] !== -1 && oneClause(syntax, from, to) && tags[at] !== TAG.VBG;
+  }
+  if (
+    first === "when" ||
+    first === "where" ||
+    first === "why" ||
+    first === "how" ||
+    first === "what" ||
+    first === "whom" ||
+    first === "whose"
+  ) {
+    if (!AUXILIARY.test(form)) return false;
+    if (first === "what" && at === from + 1 && /^(?:is|was)$/.test(form)) {
+      // "What is needed is a lamp", "What was once a well is dry".
+      if (
+        tags[at + 1] === TAG.VBN ||
+        tags[at + 1] === TAG.JJ ||
+        TAG_SETS.ADV[tags[at + 1] ?? 0] ||
+        tags[at + 1] === TAG.IN
+      )
+        return false;
+      return oneClause(syntax, from, to);
+    }
+    const group = syntax.nounGroups[syntax.nounAt[at + 1] ?? -1];
+    return group !== undefined && group.from === at + 1 && !commaBefore(syntax, from, to);
+  }
+  return false;
+}
+
+function commaBefore({ tags }: Syntax, from: number, to: number): boolean {
+  for (let unit = from; unit < to; unit++) if (tags[unit] === TAG[","]) return true;
+  return false;
+}
+
+function oneClause(syntax: Syntax, from: number, to: number): boolean {
+  return syntax.verbGroups.filter((verb) => verb.finite >= from && verb.to <= to).length === 1;
+}
+
+/** "Did the keeper sign the log", "Is the door shut": an auxiliary, then its subject. */
+function isInverted(syntax: Syntax, from: number, to: number): boolean {
+  const { words, tags } = syntax;
+  const first = words[from]?.form ?? "";
+  if (!/^(?:do|does|did|is|are|was|were|has|have|can|could|will|would)$/.test(first)) return false;
+  const group = syntax.nounGroups[syntax.nounAt[from + 1] ?? -1];
+  if (!group || group.from !== from + 1) return false;
+  if (commaBefore(syntax, from, to)) return false;
+  if (first === "do" || first === "have") {
+    if (!group.pronoun || tags[group.from] === TAG.PPO || tags[group.from] === TAG.PN) return false;
+    return /^(?:you|we|they|i)$/.test(words[group.from]?.form ?? "");
+  }
+  const after = syntax.verbAt[group.to] !== -1 || TAG_SETS.ADJ[tags[group.to] ?? 0] === 1;
+  return after && to - from > 3;
+}
+
+/** A sentence that ends without a mark. */
+export const finalMark = markCheck({
+  id: "grammar/final-mark",
+  weight: "settle",
+  code: "fs",
+  title: "Sentence without its full stop",
+  why: "A sentence of running text ends with a full stop, a question mark or an exclamation mark.",
+  source: "common practice",
+  examples: [
+    {
+      wrong: "The tide turned at noon. They all went home",
+      right: "The tide turned at noon. They all went home.",
+    },
+    { leave: "The tide turned at noon. See also:" },
+    { leave: "Yours sincerely" },
+    { leave: "They saw three things: a lamp, a float, a wire" },
+  ],
+  reason: "The sentence ends without a mark.",
+  notIn: NOT_SENTENCES,
+  find(syntax, _language, block) {
+    const found: Found[] = [];
+    const { units, text, words, tags } = syntax;
+    for (let unit = 1; unit < units.length - 2; unit++) {
+      if (isMissingStop(syntax, unit)) found.push(withStop(syntax, unit));
+    }
+    const last = units.length - 1;
+    const unit = units[last];
+    if (!unit) return found;
+    const from = syntax.sentenceFrom[last] ?? 0;
+    const ending = text.slice(unit.from, unit.to);
+    const opens = /^[“"‘']?\p{Lu}/u.test(text.slice(units[from]?.from ?? 0));
+    if (!/^[\p{L}\p{N}’'”")\]%]+$/u.test(ending) || !opens || text.includes("|")) return found;
+    const closing = /^[’'”")\]]+$/.test(ending);
+    if (closing && /[.?!:;,…]/.test(text[unit.from - 1] ?? "")) return found;
+    // Other sentences around it, or one of some length: a line of a list or a title is neither.
+    const verb = syntax.verbGroups.find((one) => one.finite > from && one.to <= last + 1);
+    const others = block.sentences.length > 1;
+    const whole = verb && (others || text.length > 120);
+    const lastTag = tags[last] ?? 0;
+    const open =
+      lastTag === TAG.IN || lastTag === TAG.CS || lastTag === TAG.CC || lastTag === TAG.DT;
+    if (!whole || open || lastTag === TAG.TO || lastTag === TAG.VBG) return found;
+    if (/^(?:like|say|write|be|is|are|following|example|instance)$/.test(words[last]?.form ?? ""))
+      return found;
+    found.push(withStop(syntax, last, closing));
+    return found;
+  },
+});
+
+/** A full stop after a unit, or before it where it closes. */
+function withStop({ units, text }: Syntax, unit: number, closing = false): Found {
+  const { from, to } = units[unit] ?? { from: 0, to: 0 };
+  const word = text.slice(from, to);
+  const at = closing ? from : to;
+  const label = closing ? `.${word}` : `${word}.`;
+  return {
+    from: unit,
+    to: unit + 1,
+    mends: [{ label, edits: [{ from: at, to: at, insert: "." }] }],
+  };
+}
+
+/** A small word, then a capital on a word that names nothing: "went home The lamp was out". */
+function isMissingStop(syntax: Syntax, unit: number): boolean {
+  const { tags, words, verbGroups, verbAt, nounGroups, nounAt, units, text } = syntax;
+  const next = unit + 1;
+  if (syntax.sentenceFrom[unit] !== syntax.sentenceFrom[next]) return false;
+  const opener = written(syntax, next);
+  if (!opensSentence(syntax, next, opener)) return false;
+  const before = written(syntax, unit);
+  const capital = /^\p{Lu}\p{Ll}+$/u.test(before) && STRICT_OPENERS.test(opener);
+  if (
+    !(capital || /^[\p{Ll}\d][\p{L}\d]+$/u.test(before)) ||
+    text.slice(units[unit]?.to ?? 0, units[next]?.from ?? 0) !== " "
+  )
+    return false;
+  const tag = tags[unit] ?? 0;
+  if (tag === TAG.DT || tag === TAG.IN || tag === TAG.CC || tag === TAG.CS || tag === TAG.PRP$)
+    return false;
+  // A finite verb on both sides makes two sentences of it.
+  const from = syntax.sentenceFrom[unit] ?? 0;
+  if (!verbGroups.some((verb) => verb.finite >= from && verb.to <= next)) return false;
+  const group = nounGroups[nounAt[next] ?? -1];
+  const at = group && group.from === next ? group.to : next + 1;
+  for (let ahead = at; ahead < at + 6 && ahead < units.length; ahead++) {
+    const verb = verbGroups[verbAt[ahead] ?? -1];
+    if (verb && verb.finite >= 0) return words[unit]?.form !== "the";
+  }
+  return false;
+}
+
+const STRICT_OPENERS = /^(?:It|He|She|They|We|But|However|This|These|There|The|Each)$/;
+
+/** A capital that only a sentence's start explains. */
+function opensSentence({ tags, words }: Syntax, unit: number, opener: string): boolean {
+  const tag = tags[unit] ?? 0;
+  if (TAG_SETS.NAME[tag]) return false;
+  if (OPENERS.has(opener)) return true;
+  const grammatical =
+    tag === TAG.RB ||
+    tag === TAG.VBG ||
+    tag === TAG.VBD ||
+    tag === TAG.WRB ||
+    tag === TAG.DT ||
+    tag === TAG.PN;
+  return (
+    grammatical && /^\p{Lu}\p{Ll}+$/u.test(opener) && ((words[unit]?.traits ?? 0) & ~NAME) !== 0
+  );
+}
+
+/** Words that open a sentence and are capitalised for nothing else. */
+const OPENERS = new Set(
+  "The This That These Those It He She They We You There If When While Although Because However But And His Her Their Our My Its In At On For As After Before Since No Some Many One Each Another What Who How Why Where A An".split(
+    " ",
+  ),
+);

@@ -1,0 +1,206 @@
+import type { ChoiceModel } from "./choice-models.ts";
+import { VERB } from "./lexicon.ts";
+import { contextFeatures, groupFeatures, numberFeatures, verbFeatures } from "./slots.ts";
+import type { NounGroup, Syntax } from "./syntax.ts";
+import { TAG, TAG_SETS } from "./tag-sets.ts";
+import type { Trigrams } from "./trigrams.ts";
+import { hashText, type WordTable } from "./words.ts";
+
+/** A place that a model has something to say about. */
+export interface Slot {
+  /** Index of the model. */
+  model: number;
+  /** Units, [from, to). */
+  from: number;
+  to: number;
+  /** The class of what stands there; what the model is asked to beat. */
+  typed: number;
+}
+
+export const FORMS = ["bare", "present", "third", "past", "participle", "ing"] as const;
+export const NUMBERS = ["singular", "plural", "noun"] as const;
+export const ARTICLES = ["none", "article"] as const;
+const [BARE, PARTICIPLE, ING] = [0, 4, 5];
+export const [PRESENT, THIRD, PAST] = [1, 2, 3];
+
+/** Finds the slots of a text for a list of models. */
+export class SlotFinder {
+  /** By the number of a set's word: its models and classes, and the clitic that must follow. */
+  private readonly byWord: ({ model: number; typed: number; clitic: string }[] | undefined)[] = [];
+  private readonly cliticsAfter = new Set<number>();
+  private readonly number: number;
+  private readonly form: number;
+  private readonly article: number;
+
+  constructor(
+    readonly models: readonly ChoiceModel[],
+    private readonly table: WordTable,
+  ) {
+    for (const [model, { kind, classes }] of models.entries()) {
+      if (kind !== "words") continue;
+      for (const [typed, word] of classes.entries()) {
+        const cut = word.indexOf("'");
+        const clitic = cut < 0 ? "" : word.slice(cut);
+        const id = table.intern(cut < 0 ? word : word.slice(0, cut));
+        const entries = this.byWord[id] ?? [];
+        entries.push({ model, typed, clitic });
+        this.byWord[id] = entries;
+        if (clitic !== "") this.cliticsAfter.add(id);
+      }
+    }
+    const of = (kind: ChoiceModel["kind"]) => models.findIndex((model) => model.kind === kind);
+    this.number = of("number");
+    this.form = of("form");
+    this.article = of("article");
+  }
+
+  /** Calls back with every slot of a text. */
+  find(syntax: Syntax, found: (slot: Slot) => void): void {
+    const { words, tags } = syntax;
+    for (let at = 0; at < words.length; at++) {
+      const word = words[at];
+      if (!word) continue;
+      const entries = word.id > 0 ? this.byWord[word.id] : undefined;
+      if (entries) {
+        const next = words[at + 1]?.form ?? "";
+        const clitic = next.startsWith("'") ? next : "";
+        for (const entry of entries) {
+          if (entry.clitic !== "" ? clitic !== entry.clitic : clitic !== "" && clitic !== "'s")
+            continue;
+          const to = at + (entry.clitic === "" ? 1 : 2);
+          found({ model: entry.model, from: at, to, typed: entry.typed });
+        }
+      }
+      const tag = tags[at] ?? 0;
+      if (this.number >= 0) {
+        const typed = numberTyped(syntax, at, tag);
+        if (typed >= 0) found({ model: this.number, from: at, to: at + 1, typed });
+      }
+      if (this.form >= 0 && isGoverned(syntax, at, tag)) {
+        found({ model: this.form, from: at, to: at + 1, typed: formTyped(syntax, at, tag) });
+      }
+    }
+    if (this.article < 0) return;
+    for (const group of syntax.nounGroups) {
+      const slot = articleSlot(syntax, group);
+      if (slot) found({ model: this.article, ...slot });
+    }
+  }
+
+  /** Fills in the features of a slot and returns how many there are. */
+  features(syntax: Syntax, slot: Slot, features: Int32Array, trigrams: Trigrams): number {
+    const { from, to } = slot;
+    const kind = this.models[slot.model]?.kind;
+    const reach = kind === "words" ? undefined : 0;
+    const count = contextFeatures(syntax, from, to, features, reach);
+    if (kind === "number") return numberFeatures(syntax, from, features, count);
+    if (kind === "article") return groupFeatures(syntax, from, to, features, count, trigrams);
+    if (kind === "words") return count;
+    const form = syntax.words[from]?.form ?? "";
+    return verbFeatures(syntax, from, hashText(this.table.verb(form)), features, count);
+  }
+}
+
+/** Whether a unit may be a finite verb in a number, by 0 for singular and 1 for plural; or -1. */
+function numberTyped(syntax: Syntax, at: number, tag: number): number {
+  const { words, tags, verbAt, verbGroups } = syntax;
+  const form = words[at]?.form ?? "";
+  if (tag === TAG.VBZ) return form.startsWith("'") ? -1 : 0;
+  if (tag === TAG.VBP) return form === "are" ? 1 : -1;
+  if (tag === TAG.VBD) return form === "was" ? 0 : form === "were" ? 1 : -1;
+  if (tag === TAG.VB) {
+    const group = verbGroups[verbAt[at] ?? -1];
+    return group?.finite === at && form !== "be" ? 1 : -1;
+  }
+  if (tag !== TAG.NN && tag !== TAG.NNS) return -1;
+  // "The keeper walk to the mark": a verb of the wrong number is easily taken for a noun.
+  if (((words[at]?.traits ?? 0) & VERB) === 0) return -1;
+  const before = tags[at - 1] ?? 0;
+  if (at <= (syntax.sentenceFrom[at] ?? 0)) return -1;
+  if (!TAG_SETS.NOMINAL[before] && before !== TAG.PPS && before !== TAG.PPSS && before !== TAG.PN) {
+    return -1;
+  }
+  if (TAG_SETS.NOMINAL[tags[at + 1] ?? 0] || tags[at + 1] === TAG.POS) return -1;
+  return 2;
+}
+
+/** Whether a unit may be a verb whose form an auxiliary or "to" before it decides. */
+function isGoverned(syntax: Syntax, at: number, tag: number): boolean {
+  const { words, tags } = syntax;
+  const verb = TAG_SETS.VERB[tag] === 1;
+  if (!verb && tag !== TAG.NNS) return false;
+  const word = words[at];
+  if (!word || (!verb && (word.traits & VERB) === 0) || word.form.startsWith("'")) return false;
+  const start = syntax.sentenceFrom[at] ?? 0;
+  let before = at - 1;
+  while (before >= start && (TAG_SETS.ADV[tags[before] ?? 0] || tags[before] === TAG.NOT)) before--;
+  if (before < start) return false;
+  const governor = tags[before] ?? 0;
+  if (governor === TAG.MD || governor === TAG.TO) return true;
+  return verb && AUXILIARY.has(words[before]?.form ?? "") && TAG_SETS.VERB[governor] === 1;
+}
+
+const AUXILIARY = new Set(
+  "have has had 've be is was were been being am are do does did".split(" "),
+);
+
+/** What stands before a noun more often, "the" or "a", as the words around have it. */
+export function likelierArticle({ to }: Pick<Slot, "to">, { words, tags }: Syntax): string {
+  const before = tags[to - 1] ?? 0;
+  const follows = words[to]?.form ?? "";
+  if (/^(?:same|other|only|first|last|next|whole|entire|former|latter)$/.test(follows))
+    return "the";
+  return before === TAG.IN || before === TAG.TO ? "the" : "a";
+}
+
+/** The form a verb has as it stands, as an index into FORMS. */
+export function formTyped(syntax: Syntax, at: number, tag: number): number {
+  switch (tag) {
+    case TAG.VBZ:
+      return THIRD;
+    case TAG.VBD:
+      return PAST;
+    case TAG.VBN:
+      return PARTICIPLE;
+    case TAG.VBG:
+      return ING;
+    case TAG.VB: {
+      const group = syntax.verbGroups[syntax.verbAt[at] ?? -1];
+      return group && group.finite === at ? PRESENT : BARE;
+    }
+    default: {
+      const form = syntax.words[at]?.form ?? "";
+      if (form.endsWith("ing")) return ING;
+      return tag === TAG.NNS ? THIRD : tag === TAG.JJ ? PARTICIPLE : BARE;
+    }
+  }
+}
+
+/** The forms that a verb as written may be, as bits of FORMS. */
+export function formsOfWritten(form: string, table: WordTable): number {
+  const lemma = table.verb(form);
+  let bits = 0;
+  if (form === lemma) bits |= (1 << BARE) | (1 << PRESENT);
+  if (form === table.inflect(lemma, "VBZ")) bits |= 1 << THIRD;
+  if (form === table.inflect(lemma, "VBD")) bits |= 1 << PAST;
+  if (form === table.inflect(lemma, "VBN")) bits |= 1 << PARTICIPLE;
+  if (form === table.inflect(lemma, "VBG")) bits |= 1 << ING;
+  return bits;
+}
+
+/** Where an article stands or could stand in a noun group. */
+function articleSlot(syntax: Syntax, group: NounGroup): Omit<Slot, "model"> | null {
+  const { words, tags } = syntax;
+  if (group.pronoun || tags[group.head] !== TAG.NN) return null;
+  const first = words[group.from]?.form ?? "";
+  if (first === "the" || first === "a" || first === "an") {
+    return { from: group.from, to: group.from + 1, typed: 1 };
+  }
+  if (group.determiner >= 0) return null;
+  const tag = tags[group.from] ?? 0;
+  if (TAG_SETS.NAME[tag] || tag === TAG.CD || tag === TAG.POS) return null;
+  for (let at = group.from; at < group.to; at++) if (tags[at] === TAG.POS) return null;
+  const before = tags[group.from - 1] ?? 0;
+  if (group.from > (syntax.sentenceFrom[group.from] ?? 0) && before === TAG.POS) return null;
+  return { from: group.from, to: group.from, typed: 0 };
+}
