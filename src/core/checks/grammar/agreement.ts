@@ -166,7 +166,8 @@ function pronounDisagreement(syntax: Syntax, unit: number, singular: boolean): s
   if (!THIRD.has(subject)) return null;
   if (form === "were") return at === start ? subject : null;
   if (PLURAL_FORMS.has(form)) return subject;
-  return at === start && tags[unit] === TAG.VB && takesPlain(syntax, unit) ? subject : null;
+  const plain = takesPlain(syntax, unit) || TAG_SETS.NOMINAL[tags[unit + 1] ?? 0] === 1;
+  return at === start && tags[unit] === TAG.VB && plain ? subject : null;
 }
 
 /** Where the clause of a verb begins, as far as that is plain: the sentence's start, after "and" or "but". */

@@ -1,6 +1,6 @@
 import type { Syntax } from "../../language/syntax.ts";
 import { written } from "../../language/syntax.ts";
-import { TAG, TAG_SETS } from "../../language/tag-sets.ts";
+import { TAG, TAG_SETS, tagSet } from "../../language/tag-sets.ts";
 import type { Trigrams } from "../../language/trigrams.ts";
 import { type Found, markCheck } from "../mark-check.ts";
 
@@ -72,13 +72,32 @@ function isPlural(syntax: Syntax, noun: number): boolean {
   if (first === "a" || first === "an" || PERSONS.test(words[noun]?.form ?? "")) return many;
   if (after === TAG.CC && TAG_SETS.NOMINAL[tags[next + 1] ?? 0]) return tags[next + 1] === TAG.NNS;
   if (form === "ago" || form === "later") return true;
-  if (after === TAG.IN || after === TAG.CS || after === TAG.WDT || after === TAG.TO) {
+  if (NOT_OWNED[after]) {
     return before !== "that" && before !== "what" && before !== "who";
   }
   return (
-    TAG_SETS.STOP[after] === 1 && form !== ":" && words[(group?.from ?? noun) - 1]?.form !== "of"
+    TAG_SETS.STOP[after] === 1 &&
+    form !== ":" &&
+    !(words[(group?.from ?? noun) - 1]?.form === "of" && tags[group?.from ?? noun] === TAG.PRP$)
   );
 }
+
+/** What cannot be owned: no noun, nothing that goes before one. */
+const NOT_OWNED = tagSet(
+  "IN",
+  "CS",
+  "WDT",
+  "WP",
+  "WRB",
+  "TO",
+  "MD",
+  "DT",
+  "PRP$",
+  "PPO",
+  "PPS",
+  "PPSS",
+  "EX",
+);
 
 const MANY = new Set(
   "two three four five six seven eight nine ten many several few these those all no some most other both".split(

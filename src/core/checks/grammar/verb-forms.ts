@@ -112,7 +112,7 @@ function plainForm(syntax: Syntax, unit: number, tag: number): number {
     if (tag === TAG.VBG && BEFORE_INFINITIVE.test(words[at - 1]?.form ?? "")) return BARE;
   }
   if ((HAVE.has(before) || BE.has(before)) && PAST_ONLY.has(form)) return PARTICIPLE;
-  if (HAVE.has(before) && at === unit - 1 && IS_BE.test(form)) return PARTICIPLE;
+  if (HAVE.has(before) && at === unit - 1 && form === "be") return PARTICIPLE;
   // "was greet with", "is lock at": a base form that cannot be a noun's part.
   if (BE.has(before) && tag === TAG.VB && form !== "be" && next === TAG.IN) return PARTICIPLE;
   return -1;
@@ -125,10 +125,13 @@ const BEFORE_INFINITIVE =
   /^(?:began|begin|begins|begun|want|wants|wanted|try|tries|tried|need|needs|needed|hope|hopes|hoped|decide|decided|plan|plans|planned|start|started|seems|seemed|likes|liked|has|had|have|able|ought)$/;
 
 /** What may stand right before a governed verb. */
-const GOVERNORS = tagSet("MD", "TO", "NOT", "RB", "VB", "VBD", "VBZ", "VBP", "VBN", "VBG");
+const GOVERNORS = tagSet("MD", "TO", "IN", "NOT", "RB", "VB", "VBD", "VBZ", "VBP", "VBN", "VBG");
 
 /** log10 by which another form must fit better; chosen on the training part of the Brown corpus. */
 const FIT_LEAD = 1.6;
+/** The same where the tagger sees an inflected verb after "to", and a lone noun after "was". */
+const VERB_LEAD = 1;
+const NOUN_LEAD = 0.7;
 
 /** Forms after an auxiliary or "to" that hardly ever stand there, where the right one does. */
 function* unlikelyForms(
@@ -140,8 +143,8 @@ function* unlikelyForms(
   for (let unit = 1; unit < words.length; unit++) {
     const word = words[unit];
     const tag = tags[unit] ?? 0;
-    const verbal = TAG_SETS.VERB[tag] === 1 || tag === TAG.NN || tag === TAG.NNS;
-    if (!word || !verbal || (word.traits & VERB) === 0 || word.form.startsWith("'")) continue;
+    const candidate = TAG_SETS.VERB[tag] === 1 || tag === TAG.NN || tag === TAG.NNS;
+    if (!word || !candidate || (word.traits & VERB) === 0 || word.form.startsWith("'")) continue;
     if (!GOVERNORS[tags[unit - 1] ?? 0]) continue;
     const start = syntax.sentenceFrom[unit] ?? 0;
     let at = unit - 1;
@@ -150,9 +153,11 @@ function* unlikelyForms(
     if (at < start) continue;
     const before = words[at]?.form ?? "";
     const governor = tags[at] ?? 0;
+    const inflected = tag === TAG.VBD || tag === TAG.VBN || tag === TAG.VBZ;
     const bare =
       governor === TAG.MD ||
       governor === TAG.TO ||
+      (before === "to" && inflected) ||
       (at < unit - 1 && /^(?:did|does)$/.test(before));
     const have = HAVE.has(before) && TAG_SETS.VERB[governor] === 1;
     const be = BE.has(before) && TAG_SETS.VERB[governor] === 1;
@@ -166,6 +171,9 @@ function* unlikelyForms(
       next === TAG.CS ||
       next === TAG.WRB;
     if (tag === TAG.NNS && !object) continue;
+    // "to hashed collections", "have write permission": what follows makes a noun group of it.
+    if (!object && (TAG_SETS.NOMINAL[next] || TAG_SETS.ADJ[next]) && governor !== TAG.MD) continue;
+    if (have && IS_BE.test(word.form)) continue;
     const own = formsOfWritten(word.form, table);
     const wanted = bare ? [BARE] : have ? [PARTICIPLE] : [PARTICIPLE, FORMS.indexOf("ing")];
     // "What it is is hard to say."
@@ -183,7 +191,9 @@ function* unlikelyForms(
       }));
     fits.sort((a, b) => b.lead - a.lead);
     const best = fits[0];
-    if (best && best.lead > FIT_LEAD) yield { unit, form: best.form };
+    const lone = tag === TAG.NN && (next === TAG.IN || next === TAG.TO || next === TAG.CS);
+    const needed = bare && inflected && !object ? VERB_LEAD : !bare && lone ? NOUN_LEAD : FIT_LEAD;
+    if (best && best.lead > needed) yield { unit, form: best.form };
   }
 }
 
