@@ -56,9 +56,9 @@ export interface BetterChoice extends Slot {
 }
 
 /** Features after which a first look is taken: the nearest words and their parts of speech. */
-const FIRST_LOOK = 18;
+const FIRST_LOOK = 6;
 /** A lead, in stored weights, that the other features hardly ever make up for; see the grammar bench. */
-const CLEAR_LEAD = 5 * WEIGHT_SCALE;
+const CLEAR_LEAD = 2 * WEIGHT_SCALE;
 
 export class ChoiceModels {
   readonly models: readonly ChoiceModel[];
@@ -66,6 +66,7 @@ export class ChoiceModels {
   private readonly finder: SlotFinder;
   private readonly features = new Int32Array(MAX_FEATURES);
   private readonly scores = new Int32Array(64);
+  private readonly values: number[] = [];
   /** The place whose features are at hand, and how many they are. */
   private contextOf = -1;
   private counted = 0;
@@ -136,7 +137,9 @@ export class ChoiceModels {
       this.weights.add(scores, mixHashes(slot.model + 1, features[index] ?? 0));
       if (index === FIRST_LOOK && words && this.isHopeless(slot.typed, classes)) return null;
     }
-    const values = Array.from({ length: classes }, (_, one) => (scores[one] ?? 0) / WEIGHT_SCALE);
+    const { values } = this;
+    values.length = classes;
+    for (let one = 0; one < classes; one++) values[one] = (scores[one] ?? 0) / WEIGHT_SCALE;
     return decide(model, slot, values, syntax, trigrams, this.table, threshold);
   }
 }

@@ -10,7 +10,7 @@ export interface PackedSizes {
 }
 
 /** Small enough to stay in the processor's cache. */
-const PRESENT_BITS = 1 << 21;
+const PRESENT_BITS = 1 << 22;
 const CLASS_BITS = 6;
 const CLASS_SPACE = 1 << CLASS_BITS;
 
@@ -38,7 +38,7 @@ export class SparseWeights {
       this.weights[index] = weight * CLASS_SPACE + (bytes[classesAt + index] ?? 0);
     }
     let capacity = 1;
-    while (capacity < features * 1.6) capacity *= 2;
+    while (capacity < features * 2) capacity *= 2;
     this.mask = capacity - 1;
     this.table = new Int32Array(2 * capacity);
     let at = 0;
