@@ -31,6 +31,8 @@ export interface MarkFact extends Fact {
   choices: Choice[];
   /** Doubtful: shown at full appetite only, and never weighed above "weigh". */
   unsure?: boolean;
+  /** Where it differs from the check's own. */
+  weight?: Weight;
   /** Stands between quotation marks. */
   quoted?: boolean;
   group?: string;

@@ -40,6 +40,8 @@ export interface Found {
   mends: readonly (string | Choice)[];
   reason?: string;
   unsure?: boolean;
+  /** Where it differs from the check's own. */
+  weight?: Weight;
 }
 
 const NOT_READ: readonly BlockKind[] = ["code", "reference"];
@@ -67,7 +69,7 @@ export function markCheck(parts: MarkCheckParts): Check<MarkFact> {
       const facts: MarkFact[] = [];
       if (matches.length === 0 && !parts.find) return facts;
       const syntax = block.syntax();
-      if (!syntax) return facts;
+      if (!syntax || looksLikeCode(block.text)) return facts;
       const add = (first: number, last: number, fact: MarkFact) => {
         let places = 0;
         for (let unit = first; unit < last; unit++) places |= syntax.places[unit] ?? 0;
@@ -95,13 +97,31 @@ export function markCheck(parts: MarkCheckParts): Check<MarkFact> {
           typeof mend === "string" ? replaceBy(block.text, from, to, mend) : mend,
         );
         const reason = filled(found.reason ?? parts.reason, block.text, from, to, choices);
-        const { unsure } = found;
-        add(found.from, found.to, { from, to, reason, choices, ...(unsure ? { unsure } : {}) });
+        const { unsure, weight: own } = found;
+        add(found.from, found.to, {
+          from,
+          to,
+          reason,
+          choices,
+          ...(unsure ? { unsure } : {}),
+          ...(own ? { weight: own } : {}),
+        });
       }
       return facts;
     },
   };
 }
+
+/** A listing without its markup: brackets, signs and slashes among few words. */
+function looksLikeCode(text: string): boolean {
+  let signs = 0;
+  for (let at = 0; at < text.length; at++) if (CODE_SIGNS.has(text.charCodeAt(at))) signs++;
+  return signs > 2 && signs > CODE_SHARE * text.length;
+}
+
+const CODE_SIGNS = new Set([..."{}<>=\\|_`#$*[]~^&+"].map((sign) => sign.charCodeAt(0)));
+/** Of all characters; running text with a formula or a path in it stays below. */
+const CODE_SHARE = 0.035;
 
 function filled(reason: string, text: string, from: number, to: number, choices: Choice[]): string {
   if (!reason.includes("{")) return reason;

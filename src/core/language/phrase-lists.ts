@@ -2,7 +2,6 @@
 export const PHRASE_LISTS = [
   "prepositions",
   "fixed-phrases",
-  "confused-words",
   "wordy",
   "redundant",
   "light-verbs",

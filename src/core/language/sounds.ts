@@ -28,7 +28,7 @@ export function openingSound(written: string): Opening {
     const byLetter = LETTERS_WITH_VOWEL.includes(first) ? "vowel" : "consonant";
     const asWord = /[AEIOU]/i.test(first) ? "vowel" : "consonant";
     if (byLetter === asWord) return byLetter;
-    return /[AEIOUY]/i.test(part.slice(1, 3)) ? "either" : byLetter;
+    return part.length > 2 && /[AEIOUY]/i.test(part.slice(1, 3)) ? "either" : byLetter;
   }
   const lower = part.toLowerCase();
   if (EITHER.test(lower)) return "either";

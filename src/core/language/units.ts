@@ -50,11 +50,17 @@ function withFullStops(text: string, tokens: readonly Token[], index: number): n
     if (stop.from !== token.to) return last;
     const single = token.to - token.from === 1;
     if (!single && (at > index || !isAbbreviation(text.slice(token.from, token.to)))) return last;
+    // "They came in." ends a sentence; "5 in." does not.
+    const measured = tokens[index - 1]?.kind === "number";
+    if (!single && !measured && ALSO_WORDS.has(text.slice(token.from, token.to))) return last;
     last = at + 1;
     if (!single || tokens[at + 2]?.from !== stop.to) return last;
     at += 2;
   }
 }
+
+/** Abbreviations that are everyday words as well; with a capital or after a number they are short. */
+const ALSO_WORDS = new Set(["in", "sat", "sun", "art", "mar", "fig", "app", "tab", "no", "max"]);
 
 function isAbbreviation(word: string): boolean {
   const lower = word.toLowerCase();

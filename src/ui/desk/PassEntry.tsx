@@ -22,7 +22,11 @@ export function PassEntry({ pass, state, session }: PassProps) {
       <button
         type="button"
         aria-current={walked ? "true" : undefined}
-        onClick={() => session.setPass(pass)}
+        onClick={(event) => {
+          session.setPass(pass);
+          // After a click the keys belong to the walk again; a keyboard user stays where they are.
+          if (event.detail > 0) event.currentTarget.blur();
+        }}
         className={`block w-full border-l-3 py-2 pr-3.5 pl-3.5 text-left ${
           walked ? "border-pen bg-sheet" : "border-transparent"
         }`}

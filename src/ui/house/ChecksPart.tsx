@@ -33,6 +33,7 @@ export function ChecksPart({ style, change }: { style: HouseStyle; change: Chang
       <label className="mt-5 flex items-baseline gap-3">
         <span>For</span>
         <select
+          aria-label="Kind of copy"
           className="field"
           value={scope}
           onChange={(event) => setScope(event.target.value as Scope)}

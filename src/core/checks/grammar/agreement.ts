@@ -50,6 +50,7 @@ export const agreement = markCheck({
         mends: [other],
         reason: reasonFor(syntax, verb, best),
         unsure: !sure,
+        weight: "settle",
       });
     }
     return found;
@@ -82,6 +83,15 @@ function mayDisagree(syntax: Syntax, verb: VerbGroup, best: number): boolean {
   const subject = subjectOf(syntax, verb);
   if (!subject) return false;
   const { head } = subject.group;
+  // A capital between them begins another sentence, a bullet another line.
+  for (let at = subject.group.to; at < unit; at++) {
+    if (/^\p{Lu}\p{Ll}|^[·•*|-]$/u.test(written(syntax, at)) && !TAG_SETS.NAME[tags[at] ?? 0])
+      return false;
+  }
+  // "if the target commit already has": a noun, with the verb after it.
+  const noun = TAG_SETS.NOUN[tags[unit] ?? 0] === 1;
+  if (noun && syntax.verbGroups.some((one) => one.finite > unit && one.finite < unit + 5))
+    return false;
   if ((places[head] ?? 0) & CODE || isIdentifier(written(syntax, head))) return false;
   const name = TAG_SETS.NAME[tags[head] ?? 0] === 1;
   // One person takes a singular verb; of several, or of a firm, nothing is sure.
@@ -126,6 +136,9 @@ function plainDisagreement(syntax: Syntax, verb: VerbGroup, table: WordTable): F
   const plural = PLURAL_FORMS.has(form) || (lexical && tag === TAG.VB);
   if (!singular && !plural) return null;
   const mend = () => ({ from: unit, to: unit + 1, mends: [numberForm(form, plural, table)] });
+  let ahead = unit - 1;
+  while (ahead > 0 && TAG_SETS.ADV[tags[ahead] ?? 0]) ahead--;
+  if (MODALS.has(words[ahead]?.form ?? "")) return null;
   const byPronoun = pronounDisagreement(syntax, unit, singular);
   if (byPronoun) return { ...mend(), reason: `“${byPronoun}” takes “{1}”.` };
   const subject = subjectOf(syntax, verb);

@@ -24,6 +24,13 @@ export const aOrAn = markCheck({
   patterns: ["[a] _ => an", "[an] _ => a"],
   accepts({ bounds }, syntax) {
     const next = bounds[2] ?? 0;
+    const { from, to } = syntax.units[bounds[0] ?? 0] ?? { from: 0, to: 0 };
+    if (
+      !/^$|[\s("“‘—]/.test(syntax.text[from - 1] ?? "") ||
+      !/[\s"“‘]/.test(syntax.text[to] ?? "")
+    ) {
+      return false;
+    }
     const article = syntax.words[bounds[0] ?? 0]?.form ?? "";
     const after = syntax.tags[next] === TAG.QT ? next + 1 : next;
     const word = written(syntax, after);
@@ -33,6 +40,8 @@ export const aOrAn = markCheck({
     if (syntax.tags[next] === TAG.CC) return false;
     // "an mdast tree", "a uid": a made-up word may be said letter by letter.
     const known = (syntax.words[after]?.traits ?? 0) !== 0;
+    // "an html page", "an sRGB value": said by letters, or nobody knows how.
+    if (/\p{Ll}\p{Lu}|[_:.]/u.test(word) || /^[bcdfghjklmnpqrstvwxz]{3}/.test(word)) return false;
     if (!known && /^(?:\p{Ll}*$|u)/u.test(word) && /^[^aeio]/.test(word)) return false;
     const sound = openingSound(word);
     return sound !== "either" && sound !== (article === "an" ? "vowel" : "consonant");

@@ -51,7 +51,7 @@ export const introductoryComma = markCheck({
 /** "The keeper of the gauge, wrote": a comma between subject and verb. */
 export const subjectComma = markCheck({
   id: "grammar/subject-comma",
-  weight: "fix",
+  weight: "settle",
   code: "cm",
   title: "Comma between subject and verb",
   why: "However long the subject is, no comma parts it from its verb. Two commas around an insertion are another matter.",
@@ -104,7 +104,7 @@ export const subjectComma = markCheck({
       )
         continue;
       const verb = syntax.verbGroups[syntax.verbAt[comma + 1] ?? -1];
-      if (!verb || verb.finite !== comma + 1) continue;
+      if (!verb || verb.finite !== comma + 1 || words[comma + 1]?.form === "please") continue;
       const opening = tags[verb.finite] ?? 0;
       if (opening === TAG.VB && tags[first.head] !== TAG.NNS) continue;
       if (opening === TAG.MD && words[comma + 1]?.form.startsWith("'")) continue;
@@ -208,7 +208,7 @@ export const colonAfterVerb = markCheck({
 /** "Although it was late; they stayed." */
 export const semicolonAfterOpening = markCheck({
   id: "grammar/semicolon-after-opening",
-  weight: "fix",
+  weight: "settle",
   code: "sc",
   title: "Semicolon after a subordinate clause",
   why: "A semicolon joins two sentences that could stand alone. After an opening with “although”, “when” or “if” stands a comma.",

@@ -6,7 +6,7 @@ import { betterChoices } from "./better-choices.ts";
 /** A right word in the wrong place, told by what stands around it. */
 export const confusedWords = markCheck({
   id: "grammar/confused-words",
-  weight: "fix",
+  weight: "settle",
   code: "ww",
   title: "Right word, wrong place",
   why: "The word exists, but another that looks or sounds like it fits here: form and from, their and there, affect and effect. The dictionary cannot tell; what stands around it can.",

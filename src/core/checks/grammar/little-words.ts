@@ -65,7 +65,7 @@ export const missingWord = markCheck({
 /** "the of", "in the to". */
 export const swappedWords = markCheck({
   id: "grammar/swapped-words",
-  weight: "fix",
+  weight: "settle",
   code: "tr",
   title: "Words changed about",
   why: "Two words have changed places in typing, which the eye easily passes over.",

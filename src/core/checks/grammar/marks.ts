@@ -20,12 +20,12 @@ const SLIPS: readonly Slip[] = [
     mend: (match) => match[1] ?? "",
   },
   {
-    pattern: /(?<=[\p{Ll}])[ \u00a0]+([,;])(?=[\p{L}\p{N}\s])\s*/gu,
+    pattern: /(?<=(?:^|\s)[\p{L}’']+)[ \u00a0]+([,;])(?=[\p{L}\p{N}\s])\s*/gu,
     reason: "The space stands after the mark, not before it.",
     mend: (match) => `${match[1]} `,
   },
   {
-    pattern: /(?<=\p{Ll}{2})([,;])(?=\p{L}{2})/gu,
+    pattern: /(?<=(?:^|\s)[\p{L}’']+\p{Ll})([,;])(?=\p{L}{2,}[.,;:]?(?:\s|$))/gu,
     reason: "A space follows the mark.",
     mend: (match) => `${match[1]} `,
   },
@@ -40,7 +40,7 @@ const SLIPS: readonly Slip[] = [
     mend: () => ")",
   },
   {
-    pattern: /(?<=\p{Ll})[ ]+\.(?=\s+\p{Lu}|\s*$)/gu,
+    pattern: /(?<=(?:^|\s)[\p{L}’']+\p{Ll})[ ]+\.(?=\s+\p{Lu}|\s*$)/gu,
     reason: "No space stands before a full stop.",
     mend: () => ".",
   },

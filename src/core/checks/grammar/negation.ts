@@ -3,7 +3,7 @@ import { markCheck } from "../mark-check.ts";
 /** "don't have no oil". */
 export const doubleNegative = markCheck({
   id: "grammar/double-negative",
-  weight: "fix",
+  weight: "settle",
   code: "neg",
   title: "Denied twice",
   why: "In standard English two negatives cancel each other out; one is meant: we don’t have any oil. “Hardly” and “scarcely” deny as well.",

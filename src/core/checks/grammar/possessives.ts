@@ -7,7 +7,7 @@ import { type Found, markCheck } from "../mark-check.ts";
 /** "The gauge's were read": an apostrophe in a plain plural. */
 export const apostrophePlural = markCheck({
   id: "grammar/apostrophe-plural",
-  weight: "fix",
+  weight: "settle",
   code: "ap",
   title: "Apostrophe in a plural",
   why: "A plural takes no apostrophe: two gauges, the boats. An apostrophe shows who or what something belongs to.",
@@ -51,6 +51,7 @@ function isPlural(syntax: Syntax, noun: number): boolean {
   const group = nounGroups[nounAt[noun] ?? -1];
   const first = words[group?.from ?? noun]?.form ?? "";
   const many = MANY.has(before) || (group !== undefined && group.from < noun && MANY.has(first));
+  if (next < tags.length && !/^[\p{Ll}.,;)]/u.test(written(syntax, next))) return false;
   if (/^(?:are|were|have|do)$/.test(form)) return true;
   const verb = verbGroups[verbAt[next] ?? -1];
   if (verb && verb.finite === next && (after === TAG.VBD || after === TAG.MD)) {

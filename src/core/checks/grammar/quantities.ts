@@ -34,7 +34,7 @@ export const massNoun = markCheck({
 /** "this readings", "these kind". */
 export const demonstrative = markCheck({
   id: "grammar/demonstrative",
-  weight: "fix",
+  weight: "settle",
   code: "num",
   title: "“this” and “these”, “that” and “those”",
   why: "“This” and “that” go with a singular noun, “these” and “those” with a plural.",
@@ -81,9 +81,7 @@ export const demonstrative = markCheck({
           ? TAG_SETS.VERB[verb] === 1
           : !TAG_SETS.VERB[verb] &&
               verb !== TAG.MD &&
-              /^(?:in|on|at|of|by|with|read|saw|took|see|read|keep)$/.test(
-                words[marked - 1]?.form ?? "",
-              );
+              /^(?:on|at|of|by|with|read|saw|took|see|keep)$/.test(words[marked - 1]?.form ?? "");
       }
       return !/ics$/.test(head);
     }
@@ -107,7 +105,7 @@ export const demonstrative = markCheck({
 /** "one of the oldest gauge". */
 export const oneOf = markCheck({
   id: "grammar/one-of",
-  weight: "fix",
+  weight: "settle",
   code: "num",
   title: "Plural after “one of”",
   why: "“One of the” picks from several, so the noun is plural: one of the gauges.",
@@ -140,7 +138,7 @@ const COLLECTIVE = new Set(
 /** "much boats", "many water". */
 export const manyMuch = markCheck({
   id: "grammar/many-much",
-  weight: "fix",
+  weight: "settle",
   code: "num",
   title: "“many” and “much”",
   why: "“Many”, “few” and “several” go with things that are counted, “much” and “little” with what is not.",
@@ -166,7 +164,7 @@ export const manyMuch = markCheck({
     const form = words[marked]?.form ?? "";
     if (form === "much") {
       const noun = words[bounds[2 * pattern.marked.to] ?? marked + 1]?.form ?? "";
-      return !/^(?:news|means|goods|thanks|works|politics|economics|physics|years|savings|later)$/.test(
+      return !/^(?:news|data|media|means|goods|thanks|works|politics|economics|physics|years|savings|later)$/.test(
         noun,
       );
     }

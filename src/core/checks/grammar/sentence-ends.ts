@@ -12,7 +12,7 @@ const QUESTION_WORDS = new Set("what where who whom whose why how which when".sp
 /** "Where is the spare key." */
 export const questionMark = markCheck({
   id: "grammar/question-mark",
-  weight: "fix",
+  weight: "settle",
   code: "qm",
   title: "Question without a question mark",
   why: "A direct question ends with a question mark; a reported one with a full stop: she asked where it was.",

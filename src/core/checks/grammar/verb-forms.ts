@@ -28,17 +28,24 @@ export const verbForm = markCheck({
   find(syntax, language) {
     const { words: table } = language;
     const found: Found[] = [];
-    const add = (from: number, form: string, unsure = false) => {
+    const add = (from: number, form: string, unsure = false, told = false) => {
       const own = syntax.words[from]?.form ?? "";
       if (form === own || found.some((one) => one.from === from)) return;
       const reason = `After “${governor(syntax, from)}” the verb is “{1}”.`;
-      found.push({ from, to: from + 1, mends: [form], reason, unsure });
+      found.push({
+        from,
+        to: from + 1,
+        mends: [form],
+        reason,
+        unsure,
+        ...(told ? {} : { weight: "settle" }),
+      });
     };
     for (const [unit, tag] of syntax.tags.entries()) {
       const wanted = plainForm(syntax, unit, tag);
       if (wanted < 0) continue;
       const form = syntax.words[unit]?.form ?? "";
-      add(unit, formOf(form, wanted, table));
+      add(unit, formOf(form, wanted, table), false, true);
     }
     for (const { unit, form } of unlikelyForms(syntax, language)) add(unit, form);
     for (const { from, best, sure } of betterChoices(syntax, language, "form")) {
@@ -46,6 +53,11 @@ export const verbForm = markCheck({
       const by = governorOf(syntax, from);
       const start = syntax.sentenceFrom[from] ?? 0;
       if (!isGovernor(syntax.words[by]?.form ?? "", by === start)) continue;
+      const after = syntax.tags[from + 1] ?? 0;
+      const tag = syntax.tags[from] ?? 0;
+      // "had trailing spaces", "to nested elements", "there are rejects": they belong to a noun.
+      if (TAG_SETS.NOMINAL[after] && tag !== TAG.VBZ && tag !== TAG.VB) continue;
+      if (syntax.words[by - 1]?.form === "there") continue;
       // "have proofs", "extremely breaking": a noun, a quality.
       if (HAVE.has(syntax.words[by]?.form ?? "") && form.endsWith("s")) continue;
       if (by < from - 1 && form.endsWith("ing")) continue;
@@ -342,7 +354,7 @@ const INFINITIVE_VERBS =
 /** "avoid to do", "decide doing": what a verb takes after it. */
 export const gerundOrInfinitive = markCheck({
   id: "grammar/gerund-or-infinitive",
-  weight: "fix",
+  weight: "settle",
   code: "vb",
   title: "“-ing” or “to” after a verb",
   why: "Some verbs take “-ing” after them (avoid, enjoy, finish, suggest) and others “to” (decide, refuse, hope, manage).",

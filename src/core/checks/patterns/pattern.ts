@@ -168,6 +168,7 @@ function parseMend(written: string, line: string): Mend {
       mend.push({ kind: "inflected", lemma, element: Number(element) - 1, glued: false });
       continue;
     }
+    if (/\$(?!\d)/.test(part)) throw new RangeError(`mend in pattern: ${line}`);
     let glued = false;
     for (const [piece, element, inflection] of part.matchAll(/\$(\d+)(?::([A-Z]+))?|[^$]+/g)) {
       if (element === undefined) {
