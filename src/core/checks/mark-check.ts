@@ -71,6 +71,8 @@ export function markCheck(parts: MarkCheckParts): Check<MarkFact> {
       const syntax = block.syntax();
       if (!syntax || looksLikeCode(block.text)) return facts;
       const add = (first: number, last: number, fact: MarkFact) => {
+        // What would change nothing is no mark.
+        if (fact.choices[0]?.label === block.text.slice(fact.from, fact.to)) return;
         let places = 0;
         for (let unit = first; unit < last; unit++) places |= syntax.places[unit] ?? 0;
         if (places & CODE) return;

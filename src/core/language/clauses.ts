@@ -174,7 +174,7 @@ const PLURAL_NOUNS = new Set(
   ),
 );
 const EITHER = new Set(
-  "majority number rest half third thirds quarter quarters fifth fifths tenth tenths fraction part percent per cent variety lot lots couple pair group team committee staff crew family government public range series species means headquarters data media all most some none any more plenty remainder bulk mathematics physics politics economics statistics ethics acoustics news others board army company firm council police crowd audience minority percentage proportion fraction fish sheep deer aircraft offspring handful dozen hundred thousand million total kind sort type what who which".split(
+  "bunch class set collection majority number rest half third thirds quarter quarters fifth fifths tenth tenths fraction part percent per cent variety lot lots couple pair group team committee staff crew family government public range series species means headquarters data media all most some none any more plenty remainder bulk mathematics physics politics economics statistics ethics acoustics news others board army company firm council police crowd audience minority percentage proportion fraction fish sheep deer aircraft offspring handful dozen hundred thousand million total kind sort type what who which".split(
     " ",
   ),
 );

@@ -261,6 +261,8 @@ export class DeskSession {
   /** Makes a choice at this place, or at every place with the same mistake. */
   take(index: number, everywhere: boolean): Promise<void> {
     return this.keeper.enqueue(async () => {
+      // A key pressed while the worker reads on waits for the corrections instead of being lost.
+      if (this.state.choices === null) await this.loading;
       const { subject, choices } = this.state;
       const choice = choices?.[index];
       if (!subject || !choice) return;
@@ -674,6 +676,8 @@ export class DeskSession {
   }
 
   private lastPlace = -1;
+  /** The corrections of the open slip, on their way. */
+  private loading: Promise<void> = Promise.resolve();
 
   private focus(subject: Subject): void {
     this.publish({ subject, choices: null, previewed: -1, notice: "" });
@@ -683,7 +687,7 @@ export class DeskSession {
     }
     this.lastPlace = this.place();
     this.galley?.show(subject, []);
-    void this.loadChoices(subject);
+    this.loading = this.loadChoices(subject);
   }
 
   private async loadChoices(subject: Exclude<Subject, null>): Promise<void> {

@@ -207,20 +207,25 @@ function isPair({ nounGroups, nounAt, words }: Syntax, opening: number, unit: nu
 
 /** The subject opens the sentence and nothing but phrases with prepositions parts it from the verb. */
 function isPlain(
-  { tags, words, nounAt, nounGroups }: Syntax,
+  syntax: Syntax,
   group: NounGroup,
   unit: number,
   opening: number,
   inverted: boolean,
 ): boolean {
-  if (inverted) return unit === opening && nounGroups[nounAt[unit + 1] ?? -1] === group;
+  const { tags, words, nounAt, nounGroups } = syntax;
+  const asked = written(syntax, (syntax.sentenceTo[unit] ?? 1) - 1) === "?";
+  if (inverted) return asked && unit === opening && nounGroups[nounAt[unit + 1] ?? -1] === group;
   if (group.from !== opening) return false;
   if (group.number === "singular" && group.determiner < 0) return false;
   for (let at = group.to; at < unit; at++) {
     const tag = tags[at] ?? 0;
     const phrase = tag === TAG.IN || (nounAt[at] ?? -1) >= 0 || TAG_SETS.ADV[tag];
     if (!phrase || words[at]?.form === "and" || words[at]?.form === "or") return false;
-    if (/^(?:with|than|as|like|plus|including|besides|but)$/.test(words[at]?.form ?? ""))
+    if (
+      TAG_SETS.WH[tag] ||
+      /^(?:with|than|as|like|plus|including|besides|but|which|that)$/.test(words[at]?.form ?? "")
+    )
       return false;
   }
   // "The fourth and fifth", "the deaf": a group whose head is no noun may be either.

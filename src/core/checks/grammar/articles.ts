@@ -74,7 +74,9 @@ export const doubleDeterminer = markCheck({
     "[a|an this|these|those] NOUN => $2",
     "[the this|these|those] NOUN => $2",
   ],
-  accepts: ({ bounds }, { text, units }) => {
+  accepts: ({ bounds }, { text, units, sentenceFrom }) => {
+    const at = bounds[0] ?? 0;
+    if (/^\p{Lu}/u.test(text.slice(units[at]?.from ?? 0)) && at !== sentenceFrom[at]) return false;
     const first = units[bounds[0] ?? 0];
     const second = units[bounds[2] ?? 0];
     return !/["“”]/.test(text.slice(first?.from ?? 0, second?.to ?? 0));

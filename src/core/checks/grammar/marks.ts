@@ -10,12 +10,12 @@ interface Slip {
 const SLIPS: readonly Slip[] = [
   { pattern: /,(?:\s*,)+/g, reason: "One comma is enough.", mend: () => "," },
   {
-    pattern: /(?<![.\d])\.\.(?=\s+\p{Lu}|\s*$)/gu,
+    pattern: /(?<=\p{Ll}{3})\.\.(?=\s+\p{Lu}|\s*$)/gu,
     reason: "One full stop is enough.",
     mend: () => ".",
   },
   {
-    pattern: /([?!])\.(?=\s|$)/g,
+    pattern: /(?<=\p{L})([?!])\.(?=\s|$)/gu,
     reason: "The mark before it ends the sentence already.",
     mend: (match) => match[1] ?? "",
   },

@@ -1,3 +1,0 @@
-import { loadLanguage } from "../src/command/checking.ts"; import { readSentence } from "./corpus/sentences.ts"; import { TAGS } from "../src/core/language/tags.ts"; import { marksIn } from "../bench/grammar.ts";
-const l = loadLanguage();
-for (const t of process.argv.slice(2)) { const s = readSentence(t, l); console.log(s.words.map((w, i) => `${w.form}/${TAGS[s.tags[i]!]}`).join(" ")); console.log("  V", s.verbGroups.map((v) => `${v.from}-${v.to}f${v.finite}`).join(" "), "N", s.nounGroups.map((v) => `${v.from}-${v.to}`).join(" ")); console.log(marksIn(t, ["spelling", "grammar"]).marks.map((m) => m.rule + ":" + m.text)); }
