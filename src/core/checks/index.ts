@@ -50,6 +50,7 @@ import {
   parallelList,
   tenseShift,
 } from "./grammar/sentences.ts";
+import { verbForm } from "./grammar/verb-forms.ts";
 import {
   bareInfinitive,
   baseForPast,
@@ -60,8 +61,7 @@ import {
   modalOf,
   sinceTense,
   usedTo,
-  verbForm,
-} from "./grammar/verb-forms.ts";
+} from "./grammar/verb-patterns.ts";
 import { dayAndMonth } from "./spelling/day-and-month.ts";
 import { doubledWord } from "./spelling/doubled-word.ts";
 import { oddName } from "./spelling/odd-name.ts";
