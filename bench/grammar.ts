@@ -224,6 +224,13 @@ export function benchGrammar(): void {
   console.log(
     `\nReal-word errors over ${real.sets} sets: ${percent(seen, real.planted.length)}% of ${real.planted.length} found (goal 80) at ${real.alarms.toFixed(3)} false alarms per 1,000 words (goal 0.1)`,
   );
+  const judged = readFileSync(path.join(import.meta.dirname, "data/judged-marks.tsv"), "utf8")
+    .split("\n")
+    .filter((line) => /^(?:right|wrong)\t/.test(line));
+  const right = judged.filter((line) => line.startsWith("right")).length;
+  console.log(
+    `\nMarks of weight fix judged by hand: ${percent(right, judged.length)}% of ${judged.length} right (goal 90 of 300)`,
+  );
   const pairs = pairResults("test");
   const bad = pairs.filter(({ badMarks }) => badMarks.length > 0).length;
   const good = pairs.filter(({ goodMarks }) => goodMarks.length === 0).length;

@@ -53,7 +53,7 @@ const DOUBTFUL = { words: 0.1, number: 0.6, form: 0.3, article: 0.9 };
 /** No mark without a lead of this much, however few the false alarms. */
 const LEAST_LEAD = { words: 2.5, number: 2, form: 2, article: 2 };
 /** How far beyond the margins seen a threshold lies; chosen on the tuning part. */
-const EXTRA_LEAD = { words: 0.85, number: 0.5, form: 0.5, article: 0.5 };
+const EXTRA_LEAD = { words: 1.2, number: 0.5, form: 0.5, article: 0.5 };
 const FEW_LEAD = 2;
 
 interface Place {

@@ -70,7 +70,8 @@ function wordsOf(line: string): Word[] {
     if (slash < 1) continue;
     const word = { form: written.slice(0, slash), tag: written.slice(slash + 1) };
     const last = words.at(-1);
-    const doubled = last?.form === word.form && last.tag === word.tag && /^[?!;:]$/.test(word.form);
+    const doubled =
+      last?.form === word.form && last.tag === word.tag && /^[?!;:,]$/.test(word.form);
     if (word.tag !== "nil" && !doubled) words.push(word);
   }
   return words;

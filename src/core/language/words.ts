@@ -106,6 +106,7 @@ export class WordTable {
   inflect(lemma: string, inflection: Inflection | null): string {
     if (inflection === null) return lemma;
     const be = BE[lemma === "be" ? inflection : ""];
+    if (inflection === "VBN" && BASE_PARTICIPLES.has(lemma)) return lemma;
     if ((inflection === "VBD" || inflection === "VBN") && UNCHANGED.has(lemma)) return lemma;
     return be ?? inflect(lemma, inflection, this.irregular, this.lexicon, "en-US");
   }
@@ -117,6 +118,9 @@ export const UNCHANGED = new Set(
     " ",
   ),
 );
+
+/** Verbs whose participle is spelled like their base form. */
+const BASE_PARTICIPLES = new Set(["run", "come", "become", "overcome", "overrun", "outrun"]);
 
 /** The verb "be", whose forms no rule gives; where there are two, the singular. */
 const BE: Record<string, string> = { VBZ: "is", VBD: "was", VBN: "been", VBG: "being" };

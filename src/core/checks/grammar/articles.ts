@@ -41,7 +41,12 @@ export const aOrAn = markCheck({
     // "an mdast tree", "a uid": a made-up word may be said letter by letter.
     const known = (syntax.words[after]?.traits ?? 0) !== 0;
     // "an html page", "an sRGB value": said by letters, or nobody knows how.
-    if (/\p{Ll}\p{Lu}|[_:.]/u.test(word) || /^[bcdfghjklmnpqrstvwxz]{3}/.test(word)) return false;
+    if (
+      /\p{Ll}\p{Lu}|[_:.]/u.test(word) ||
+      /^(?:[bcdfghjklmnpqrstvwxz]{3}|[bcdfghjklmnpqrstvwxz]{2}-|\p{Ll}+\d)/u.test(word)
+    ) {
+      return false;
+    }
     if (!known && /^(?:\p{Ll}*$|u)/u.test(word) && /^[^aeio]/.test(word)) return false;
     const sound = openingSound(word);
     return sound !== "either" && sound !== (article === "an" ? "vowel" : "consonant");

@@ -30,12 +30,12 @@ const SLIPS: readonly Slip[] = [
     mend: (match) => `${match[1]} `,
   },
   {
-    pattern: /(?<=\s)\([ \u00a0]+(?=\p{L})/gu,
+    pattern: /(?<=(?:^|\s)[\p{L}’',]+\s)\([ \u00a0]+(?=\p{L})/gu,
     reason: "No space stands inside the bracket.",
     mend: () => "(",
   },
   {
-    pattern: /(?<=\s\([^()]*\p{L})[ \u00a0]+\)(?!\s*\()/gu,
+    pattern: /(?<=(?:^|\s)[\p{L}’',]+\s\([^()]*\p{L})[ \u00a0]+\)(?!\s*\()/gu,
     reason: "No space stands inside the bracket.",
     mend: () => ")",
   },
@@ -112,6 +112,8 @@ export const unpaired = markCheck({
   notIn: ["cell", "heading"],
   find(syntax, _language, block) {
     const found: Found[] = [];
+    // A bracket may belong to the code beside it.
+    if (block.spans.some((span) => span.kind === "code")) return found;
     const open: { unit: number; character: string }[] = [];
     const { units, text } = syntax;
     const straight: number[] = [];
