@@ -7,21 +7,24 @@ import {
   type ChoiceModel,
   type ChoicesHeader,
   decide,
+  fitOfClass,
   formOf,
   numberForm,
   WEIGHT_SCALE,
   wordOfClass,
 } from "../src/core/language/choice-models.ts";
 import { subjectOf } from "../src/core/language/clauses.ts";
-import { fitOf, idsAround } from "../src/core/language/fit.ts";
+import { idsAround } from "../src/core/language/fit.ts";
 import { phraseLines } from "../src/core/language/phrase-lists.ts";
 import {
   ARTICLES,
   FORMS,
   formsOfWritten,
   NUMBERS,
+  OWNERS,
   type Slot,
   SlotFinder,
+  STOPS,
 } from "../src/core/language/slot-finder.ts";
 import { MAX_FEATURES, mixHashes } from "../src/core/language/slots.ts";
 import { type LearnedFeature, packWeights } from "../src/core/language/sparse-weights.ts";
@@ -38,27 +41,42 @@ import { seeded } from "./seeded.ts";
  * `--margins FILE` keeps what the thresholds are chosen from; with `--again` it is used once more
  * and nothing is learned anew.
  */
-const CAP = { words: 20_000, number: 40_000, form: 30_000, article: 60_000 };
+const CAP = {
+  words: 25_000,
+  number: 80_000,
+  form: 45_000,
+  article: 120_000,
+  stop: 60_000,
+  owner: 60_000,
+};
 /** Places that none of the rarer words' models can do without. */
 const LEAST = 12;
 const FOLDS = 3;
-const ROUNDS = 6;
-const RATE = 0.05;
-const SMALLEST_WEIGHT = 0.1;
+const ROUNDS = 8;
+const RATE = 0.15;
+/** Features that weigh less after a few rounds over all of them are given up; the others learn anew. */
+const FIRST_ROUNDS = 3;
+const WORTH_KEEPING = 0.1;
+const SMALLEST_WEIGHT = 0.04;
 const DATA = path.resolve(import.meta.dirname, "../data");
 /** False alarms per 1,000 words that each kind may cost on sentences its models have not seen. */
-const BUDGETS = { words: 0.1, number: 0.25, form: 0.15, article: 0.2 };
+const BUDGETS = { words: 0.13, number: 0.2, form: 0.15, article: 0.1, stop: 0.05, owner: 0.06 };
 /** The same with the marks that are shown as doubtful. */
-const DOUBTFUL = { words: 0.1, number: 0.6, form: 0.3, article: 0.9 };
+const DOUBTFUL = { words: 0.13, number: 1, form: 0.3, article: 1.5, stop: 0.3, owner: 0.15 };
 /** No mark without a lead of this much, however few the false alarms. */
-const LEAST_LEAD = { words: 2.5, number: 2, form: 2, article: 2 };
+const LEAST_LEAD = { words: 2.5, number: 2, form: 2, article: 2, stop: 2, owner: 2 };
 /** How far beyond the margins seen a threshold lies; chosen on the tuning part. */
-const EXTRA_LEAD = { words: 1.2, number: 0.5, form: 0.5, article: 0.5 };
-const FEW_LEAD = 2;
+const EXTRA_LEAD = { words: 0.6, number: 0.5, form: 0.5, article: 0.5, stop: 0.5, owner: 0.5 };
+/** The same where few places were seen, divided by the root of their number. */
+const FEW_LEAD = { words: 6, number: 2, form: 2, article: 2, stop: 2, owner: 2 };
+/** The margin of a place that no model is asked about. */
+const NEVER = -1000;
 
 interface Place {
   sentence: number;
   slot: Slot;
+  /** Right without a model, which is only asked what stands there in its place. */
+  plain: boolean;
 }
 
 interface Example {
@@ -97,6 +115,8 @@ const models: ChoiceModel[] = [
   { ...blank([...NUMBERS]), kind: "number" },
   { ...blank([...FORMS]), kind: "form" },
   { ...blank([...ARTICLES]), kind: "article" },
+  { ...blank([...STOPS]), kind: "stop" },
+  { ...blank([...OWNERS]), kind: "owner" },
 ];
 const finder = new SlotFinder(models, table);
 
@@ -125,7 +145,7 @@ function planted(text: string, syntax: Syntax, slot: Slot, typed: number) {
   let found: Slot | null = null;
   finder.find(other, (one) => {
     if (one.model === slot.model && other.units[one.from]?.from === from) {
-      if (model?.kind !== "words" || one.typed === typed) found = one;
+      if ((model?.kind !== "words" && model?.kind !== "owner") || one.typed === typed) found = one;
     }
   });
   return found ? { syntax: other, slot: found as Slot } : null;
@@ -148,6 +168,10 @@ function alternatives(syntax: Syntax, slot: Slot): number[] {
       return [1 - slot.typed];
     case "article":
       return slot.typed === 1 ? [0] : [];
+    case "owner":
+      return [1 - slot.typed];
+    case "stop":
+      return [];
     case "form": {
       const own = formsOfWritten(form, table);
       const finite = 0b1110;
@@ -165,10 +189,9 @@ function example(syntax: Syntax, slot: Slot, label: number, fold: number): Examp
   const count = finder.features(syntax, slot, buffer, trigrams as NonNullable<typeof trigrams>);
   const model = models[slot.model] as ChoiceModel;
   const around = idsAround(syntax, slot.from, slot.to, trigrams as NonNullable<typeof trigrams>);
-  const fits = Float64Array.from(model.classes, (_, one) => {
-    const word = wordOfClass(model, one, slot, syntax, table);
-    return word === null ? 0 : fitOf(word, around, trigrams as NonNullable<typeof trigrams>);
-  });
+  const fits = Float64Array.from(model.classes, (_, one) =>
+    fitOfClass(model, one, slot, around, syntax, trigrams as NonNullable<typeof trigrams>, table),
+  );
   const mean = fits.reduce((sum, fit) => sum + fit, 0) / fits.length;
   return { features: buffer.slice(0, count), fits: fits.map((fit) => fit - mean), label, fold };
 }
@@ -179,16 +202,37 @@ interface Learned {
   trigram: number;
 }
 
-/** Logistic regression with rates that shrink where much was learned (Duchi et al. 2011, AdaGrad). */
+/** A model of few features: those that count for something when all are learned together. */
 function learn(examples: readonly Example[], classes: number, leaveOut: number): Learned {
   const own = examples.filter(({ fold }) => fold !== leaveOut);
   const counts = new Map<number, number>();
   for (const { features } of own) {
     for (const feature of features) counts.set(feature, (counts.get(feature) ?? 0) + 1);
   }
+  const all = new Map<number, number>();
+  const least = Math.max(3, Math.round(own.length / 20_000));
+  for (const [feature, count] of counts) if (count >= least) all.set(feature, all.size);
+  const first = regress(own, classes, all, FIRST_ROUNDS);
   const ids = new Map<number, number>();
-  const least = Math.max(3, Math.round(own.length / 8000));
-  for (const [feature, count] of counts) if (count >= least) ids.set(feature, ids.size);
+  for (const [feature, id] of all) {
+    const weights = first.weights.subarray(id * classes, (id + 1) * classes);
+    if (weights.some((weight) => Math.abs(weight) >= WORTH_KEEPING)) ids.set(feature, ids.size);
+  }
+  const learned = regress(own, classes, ids, ROUNDS);
+  for (const [at, weight] of learned.weights.entries()) {
+    const whole = Math.max(-127, Math.min(127, Math.round(weight * WEIGHT_SCALE)));
+    learned.weights[at] = Math.abs(weight) < SMALLEST_WEIGHT ? 0 : whole / WEIGHT_SCALE;
+  }
+  return learned;
+}
+
+/** Logistic regression with rates that shrink where much was learned (Duchi et al. 2011, AdaGrad). */
+function regress(
+  own: readonly Example[],
+  classes: number,
+  ids: Map<number, number>,
+  rounds: number,
+): Learned {
   const weights = new Float32Array(ids.size * classes);
   const squares = new Float32Array(ids.size * classes);
   const rows = own.map(({ features }) =>
@@ -199,7 +243,7 @@ function learn(examples: readonly Example[], classes: number, leaveOut: number):
   const scores = new Float64Array(classes);
   const random = seeded(7);
   const order = own.map((_, index) => index);
-  for (let round = 0; round < ROUNDS; round++) {
+  for (let round = 0; round < rounds; round++) {
     for (let index = order.length - 1; index > 0; index--) {
       const other = Math.floor(random() * (index + 1));
       [order[index], order[other]] = [order[other] ?? 0, order[index] ?? 0];
@@ -236,11 +280,6 @@ function learn(examples: readonly Example[], classes: number, leaveOut: number):
       trigram -= (0.05 * byTrigram) / Math.sqrt(trigramSquares);
     }
   }
-  for (let at = 0; at < weights.length; at++) {
-    const weight = weights[at] ?? 0;
-    const whole = Math.max(-127, Math.min(127, Math.round(weight * WEIGHT_SCALE)));
-    weights[at] = Math.abs(weight) < SMALLEST_WEIGHT ? 0 : whole / WEIGHT_SCALE;
-  }
   return { ids, weights, trigram: Math.max(0, trigram) };
 }
 
@@ -256,6 +295,43 @@ function valuesBy({ ids, weights }: Learned, features: Int32Array, classes: numb
   return values;
 }
 
+interface Shown {
+  plain: boolean;
+  syntax: Syntax;
+  slot: Slot;
+  example: Example;
+  weight: number;
+  planted: boolean;
+  prose: boolean;
+}
+
+/** Sentences run together without the first one's stop, each with the slot between them. */
+function joinedSentences(model: number, sentences: readonly string[]): Shown[] {
+  const shown: Shown[] = [];
+  const share = Math.min(1, CAP.stop / sentences.length);
+  const random = seeded(model + 1);
+  for (let sentence = 0; sentence + 1 < sentences.length; sentence++) {
+    const first = sentences[sentence] ?? "";
+    if (random() > share || !first.endsWith(".")) continue;
+    const text = `${first.slice(0, -1)} ${sentences[sentence + 1]}`;
+    const syntax = readSentence(text, language);
+    finder.find(syntax, (slot) => {
+      if (slot.model !== model || syntax.units[slot.from]?.from !== first.length) return;
+      const fold = Math.floor(sentence / 150) % FOLDS;
+      shown.push({
+        syntax,
+        slot,
+        example: example(syntax, slot, 1, fold),
+        weight: 1 / share,
+        planted: true,
+        plain: false,
+        prose: sentence < proseCount,
+      });
+    });
+  }
+  return shown;
+}
+
 /** Trains one model and judges its places by models that have not seen them. */
 function train(model: number, places: Place[], sentences: readonly string[]) {
   const definition = models[model] as ChoiceModel;
@@ -264,18 +340,12 @@ function train(model: number, places: Place[], sentences: readonly string[]) {
     places.filter(({ slot }) => slot.typed === one),
   );
   const random = seeded(model + 1);
-  const scarce = perClass.some((own) => own.length < LEAST);
-  const shown: {
-    syntax: Syntax;
-    slot: Slot;
-    example: Example;
-    weight: number;
-    planted: boolean;
-    prose: boolean;
-  }[] = [];
+  const scarce = definition.kind === "words" && perClass.some((own) => own.length < LEAST);
+  const shown: Shown[] = [];
+  const missed: Margin[] = [];
   for (const [label, own] of perClass.entries()) {
     const share = Math.min(1, CAP[definition.kind] / Math.max(1, own.length));
-    for (const { sentence, slot } of own) {
+    for (const { sentence, slot, plain } of own) {
       if (random() > share) continue;
       const text = sentences[sentence] ?? "";
       const syntax = readSentence(text, language);
@@ -286,6 +356,7 @@ function train(model: number, places: Place[], sentences: readonly string[]) {
         slot,
         example: example(syntax, slot, label, fold),
         weight,
+        plain,
         planted: false,
         prose: sentence < proseCount,
       });
@@ -293,27 +364,40 @@ function train(model: number, places: Place[], sentences: readonly string[]) {
       const typed = others[Math.floor(random() * others.length)];
       if (typed === undefined) continue;
       const changed = planted(text, syntax, slot, typed);
-      if (!changed) continue;
+      if (!changed) {
+        // Taken for plainly right, it will not be found.
+        missed.push({
+          typed,
+          label,
+          best: typed,
+          margin: NEVER,
+          weight,
+          prose: sentence < proseCount,
+        });
+        continue;
+      }
       const { syntax: other, slot: place } = changed;
       shown.push({
         syntax: other,
         slot: place,
         example: example(other, place, label, fold),
         weight,
+        plain: false,
         planted: true,
         prose: sentence < proseCount,
       });
     }
   }
+  if (definition.kind === "stop") shown.push(...joinedSentences(model, sentences));
   const examples = shown.map((one) => one.example);
-  const judged: Judged = { gold: [], planted: [] };
+  const judged: Judged = { gold: [], planted: missed };
   const learned: Learned = scarce
     ? { ids: new Map(), weights: new Float32Array(0), trigram: SCARCE_TRIGRAM }
     : learn(examples, classes, -1);
   for (let fold = 0; fold < FOLDS; fold++) {
     const out = scarce ? learned : learn(examples, classes, fold);
     for (const one of shown) {
-      if (one.example.fold !== fold) continue;
+      if (one.example.fold !== fold || one.plain) continue;
       const values = valuesBy(out, one.example.features, classes);
       const asked = { ...definition, trigram: out.trigram };
       const better = decide(
@@ -352,15 +436,14 @@ const SCARCE_TRIGRAM = 1.3;
  */
 function chooseThresholds(
   all: readonly Judged[],
-  words: number,
   proseWords: number,
   budgets: typeof BUDGETS,
   level: "thresholds" | "doubts",
 ): void {
   for (const kind of Object.keys(budgets) as (keyof typeof budgets)[]) {
-    // Manuals hold slips of their own; of words they tell as well as edited prose does.
-    const counts = ({ prose }: Margin) => prose || kind === "words";
-    const counted = kind === "words" ? words : proseWords;
+    // Essays and manuals hold slips of their own.
+    const counts = ({ prose }: Margin) => prose;
+    const counted = proseWords;
     const budget = (budgets[kind] * counted) / 1000;
     const least = LEAST_LEAD[kind];
     const curves: {
@@ -385,7 +468,7 @@ function chooseThresholds(
         const steps = [];
         let alarms = 0;
         // The largest of few margins says little of what is to come; that of many says more.
-        const caution = EXTRA_LEAD[kind] + FEW_LEAD / Math.sqrt(1 + gold.length / 10);
+        const caution = EXTRA_LEAD[kind] + FEW_LEAD[kind] / Math.sqrt(1 + gold.length / 10);
         for (let at = 0; at <= gold.length; at++) {
           const margin = gold[at]?.margin ?? least;
           const lead = Math.max(least, margin) + caution;
@@ -444,30 +527,27 @@ const file = path.join(DATA, "choices.bin");
 let sizes: ChoicesHeader["sizes"];
 let packed: Uint8Array;
 let all: Judged[];
-let words: number;
 let proseWords: number;
 let proseCount = 0;
 if (kept && process.argv.includes("--again") && existsSync(kept)) {
   const before = JSON.parse(readFileSync(kept, "utf8"));
-  ({ sizes, words, proseWords, all } = before);
+  ({ sizes, proseWords, all } = before);
   for (const [index, trigram] of before.trigrams.entries()) {
     const model = models[index];
     if (model) model.trigram = trigram;
   }
   packed = Buffer.from(before.packed, "base64");
 } else {
-  const { prose, manuals } = trainingSentences();
-  const sentences = [...prose, ...manuals];
+  const { prose, others } = trainingSentences();
+  const sentences = [...prose, ...others];
   proseCount = prose.length;
   const count = (texts: string[]) => texts.reduce((sum, text) => sum + text.split(" ").length, 0);
-  words = count(sentences);
   proseWords = count(prose);
-  console.log(`${sentences.length} sentences, ${words} words, ${models.length} models`);
+  console.log(`${sentences.length} sentences, ${count(sentences)} words, ${models.length} models`);
   const places: Place[][] = models.map(() => []);
   for (const [sentence, text] of sentences.entries()) {
-    finder.find(readSentence(text, language), (slot) =>
-      places[slot.model]?.push({ sentence, slot }),
-    );
+    const syntax = readSentence(text, language);
+    finder.find(syntax, (slot, plain) => places[slot.model]?.push({ sentence, slot, plain }), true);
   }
   const features: LearnedFeature[] = [];
   all = [];
@@ -499,12 +579,12 @@ if (kept && process.argv.includes("--again") && existsSync(kept)) {
     const base64 = Buffer.from(packed).toString("base64");
     writeFileSync(
       kept,
-      JSON.stringify({ sizes, words, proseWords, all, trigrams: trigramWeights, packed: base64 }),
+      JSON.stringify({ sizes, proseWords, all, trigrams: trigramWeights, packed: base64 }),
     );
   }
 }
-chooseThresholds(all, words, proseWords, BUDGETS, "thresholds");
-chooseThresholds(all, words, proseWords, DOUBTFUL, "doubts");
+chooseThresholds(all, proseWords, BUDGETS, "thresholds");
+chooseThresholds(all, proseWords, DOUBTFUL, "doubts");
 const text = Buffer.from(JSON.stringify({ models, sizes } satisfies ChoicesHeader));
 const header = Buffer.alloc(8);
 header.writeUInt32LE(CHOICES_MAGIC, 0);

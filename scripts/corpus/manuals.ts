@@ -2,6 +2,9 @@ import { existsSync, readdirSync, readFileSync } from "node:fs";
 import path from "node:path";
 import type { Span } from "../../src/core/manuscript/model.ts";
 
+/** Essays on one subject, a million words of argument by several hands, for training. */
+export const ESSAYS = ["/usr/share/doc/anarchism/html"];
+
 /**
  * Technical manuals as Debian's documentation packages hold them, in HTML: for training, for tuning
  * and for testing.

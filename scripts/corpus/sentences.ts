@@ -4,10 +4,10 @@ import { type Syntax, syntaxOf } from "../../src/core/language/syntax.ts";
 import { tokenise } from "../../src/core/language/tokens.ts";
 import { unitsOf } from "../../src/core/language/units.ts";
 import { brownTexts } from "./brown.ts";
-import { htmlFiles, MANUALS, readPage } from "./manuals.ts";
+import { ESSAYS, htmlFiles, MANUALS, readPage } from "./manuals.ts";
 
-/** Clean sentences to learn from: Brown's training part, and the manuals for training. */
-export function trainingSentences(): { prose: string[]; manuals: string[] } {
+/** Clean sentences to learn from: Brown's training part; essays and the manuals for training. */
+export function trainingSentences(): { prose: string[]; others: string[] } {
   const prose: string[] = [];
   for (const { part, blocks } of brownTexts()) {
     if (part !== "train") continue;
@@ -16,7 +16,7 @@ export function trainingSentences(): { prose: string[]; manuals: string[] } {
     }
   }
   const sentences: string[] = [];
-  for (const folder of MANUALS.train) {
+  for (const folder of [...ESSAYS, ...MANUALS.train]) {
     for (const file of htmlFiles(folder)) {
       const { text, spans } = readPage(file);
       let at = 0;
@@ -34,7 +34,7 @@ export function trainingSentences(): { prose: string[]; manuals: string[] } {
       }
     }
   }
-  return { prose: [...new Set(prose)], manuals: [...new Set(sentences)] };
+  return { prose: [...new Set(prose)], others: [...new Set(sentences)] };
 }
 
 /** Words below and above which a sentence teaches nothing. */

@@ -11,6 +11,7 @@ import { PHRASE_LISTS } from "../core/language/phrase-lists.ts";
 import { Rewrites } from "../core/language/rewrites.ts";
 import { Tagger } from "../core/language/tagger.ts";
 import { Trigrams } from "../core/language/trigrams.ts";
+import { WordClasses } from "../core/language/word-classes.ts";
 import { moveEdits } from "../core/manuscript/edits.ts";
 import type { Edit, Kind, Manuscript, Variety } from "../core/manuscript/model.ts";
 
@@ -24,16 +25,18 @@ export function loadLanguage(): Language {
   const text = (name: string) => readFileSync(path.join(DATA, name), "utf8");
   if (loaded) return loaded;
   const lexicon = new Lexicon(bytes("lexicon.bin"));
+  const trigrams = new Trigrams(bytes("pairs.bin"), bytes("triples.bin"));
   loaded = assembleLanguage({
     lexicon,
     tagger: new Tagger(bytes("tagger.bin"), (word) => lexicon.traitsInText(word)),
     irregular: new IrregularForms(text("irregular.txt")),
     rewrites: new Rewrites(text("rewrites.txt")),
-    trigrams: new Trigrams(bytes("pairs.bin"), bytes("triples.bin")),
+    trigrams,
     choices: null,
     phrases: new Map(PHRASE_LISTS.map((name) => [name, text(`phrases/${name}.txt`)])),
   });
   matcherFor(loaded);
+  loaded.words.setClasses(new WordClasses(bytes("word-classes.bin"), trigrams));
   if (existsSync(path.join(DATA, "choices.bin"))) {
     loaded.choices = new ChoiceModels(bytes("choices.bin"), loaded.words);
   }

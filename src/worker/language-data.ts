@@ -11,6 +11,7 @@ import sciencesUrl from "../../data/subjects/sciences.txt?url";
 import syllablesUrl from "../../data/syllables.txt?url";
 import taggerUrl from "../../data/tagger.bin?url";
 import triplesUrl from "../../data/triples.bin?url";
+import classesUrl from "../../data/word-classes.bin?url";
 import { matcherFor } from "../core/checks/patterns/all-patterns.ts";
 import { isSubject, type Subject } from "../core/house/subjects.ts";
 import { assembleLanguage, type Language } from "../core/language/analysis.ts";
@@ -22,6 +23,7 @@ import { Rewrites } from "../core/language/rewrites.ts";
 import { Syllables } from "../core/language/syllables.ts";
 import { Tagger } from "../core/language/tagger.ts";
 import { Trigrams } from "../core/language/trigrams.ts";
+import { WordClasses } from "../core/language/word-classes.ts";
 
 /** The language data in the worker: what the spelling pass starts with, and what follows later. */
 
@@ -115,16 +117,19 @@ async function fetchGrammar(): Promise<void> {
   const lists = Promise.all(
     PHRASE_LISTS.map(async (name) => [name, await fetchText(PHRASE_URLS[name] ?? "")] as const),
   );
-  const [pairs, triples, choices, phrases] = await Promise.all([
+  const [pairs, triples, classes, choices, phrases] = await Promise.all([
     fetchBytes(pairsUrl),
     fetchBytes(triplesUrl),
+    fetchBytes(classesUrl),
     fetchBytes(choicesUrl),
     lists,
   ]);
   language.phrases = new Map(phrases);
   matcherFor(language);
+  const trigrams = new Trigrams(pairs, triples);
+  language.words.setClasses(new WordClasses(classes, trigrams));
   language.choices = new ChoiceModels(choices, language.words);
-  language.trigrams = new Trigrams(pairs, triples);
+  language.trigrams = trigrams;
 }
 
 async function fetchBytes(url: string): Promise<Uint8Array> {

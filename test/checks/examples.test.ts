@@ -1,18 +1,8 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
-import { checkText } from "../../src/command/checking.ts";
-import { PASSES } from "../../src/core/checks/check.ts";
 import { CHECKS } from "../../src/core/checks/index.ts";
 import { applyEdits } from "../../src/core/manuscript/edits.ts";
-import { linesManuscript } from "../../src/core/manuscript/lines.ts";
-import { loadLanguage } from "../support/language.ts";
-
-const language = loadLanguage();
-
-function marksOf(text: string) {
-  const options = { variety: "en-GB", kind: "report", passes: PASSES } as const;
-  return checkText(linesManuscript(text), language, options).marks;
-}
+import { marksOf } from "../support/marks.ts";
 
 for (const check of CHECKS) {
   describe(`the check “${check.title}”`, () => {

@@ -28,6 +28,14 @@ describe("plain text", () => {
     assert.match(copy, /came with it/);
     const unwrapped = readTxt(utf8("one\ntwo\nthree\n"), "t.txt");
     assert.equal(unwrapped.blocks.length, 3);
+    // Among many short lines a wrapped paragraph is still one, and a list of titles is none.
+    const short = "Well A\nWell B\nWell C\nWell D\nWell E\nWell F\nWell G\nWell H\n";
+    const paragraph =
+      "The gauge in the harbour is read twice a day by the keeper and\nthe figures are sent on to the office in town.\n";
+    const titles =
+      "Report of the tide observatory for the first half year\nReport of the tide observatory for the second half year\n";
+    const mixed = readTxt(utf8(`${short}\n${paragraph}\n${titles}`), "t.txt");
+    assert.equal(mixed.blocks.length, 8 + 1 + 2);
   });
 
   test("keeps byte order mark, line ends and wraps around a change", () => {

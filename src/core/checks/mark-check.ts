@@ -21,8 +21,9 @@ export interface MarkCheckParts {
   phraseList?: PhraseList;
   /** Whether a match counts. */
   accepts?: (match: Match, syntax: Syntax, language: Language) => boolean;
-  /** Finds what no pattern tells. */
+  /** Finds what no pattern tells, in blocks where one of `at` matches, or in every one. */
   find?: (syntax: Syntax, language: Language, block: AnalysedBlock) => Found[];
+  at?: readonly string[];
   /** Its matches are less than certain. */
   unsure?: (match: Match, syntax: Syntax) => boolean;
   /** Kinds of blocks it does not read, beside code. */
@@ -44,11 +45,15 @@ export interface Found {
   weight?: Weight;
 }
 
+/** Most checks find nothing in most blocks. */
+const NOTHING: MarkFact[] = [];
 const NOT_READ: readonly BlockKind[] = ["code", "reference"];
 
 /** A check whose facts are its marks: patterns, a search of the phrases, or both. */
 export function markCheck(parts: MarkCheckParts): Check<MarkFact> {
-  const { id, weight, code, title, why, source, examples, patterns = [] } = parts;
+  const { id, weight, code, title, why, source, examples } = parts;
+  const places = new Set(parts.at ?? []);
+  const patterns = [...(parts.patterns ?? []), ...places];
   const notIn = [...NOT_READ, ...(parts.notIn ?? [])];
   const pass = id.slice(0, id.indexOf("/")) as Pass;
   return {
@@ -65,11 +70,11 @@ export function markCheck(parts: MarkCheckParts): Check<MarkFact> {
     ...(parts.aPage === undefined ? {} : { aPage: parts.aPage }),
     sparesSpeech: true,
     examine(block, language, matches) {
-      if (notIn.includes(block.kind)) return [];
-      const facts: MarkFact[] = [];
-      if (matches.length === 0 && !parts.find) return facts;
+      if (notIn.includes(block.kind)) return NOTHING;
+      if (matches.length === 0 && (!parts.find || places.size > 0)) return NOTHING;
       const syntax = block.syntax();
-      if (!syntax || looksLikeCode(block.text)) return facts;
+      if (!syntax || isListing(block)) return NOTHING;
+      const facts: MarkFact[] = [];
       const add = (first: number, last: number, fact: MarkFact) => {
         // What would change nothing is no mark.
         if (fact.choices[0]?.label === block.text.slice(fact.from, fact.to)) return;
@@ -83,7 +88,12 @@ export function markCheck(parts: MarkCheckParts): Check<MarkFact> {
         }
         facts.push(fact);
       };
+      let searched = places.size === 0;
       for (const match of matches) {
+        if (places.has(match.pattern.source)) {
+          searched = true;
+          continue;
+        }
         if (parts.accepts && !parts.accepts(match, syntax, language)) continue;
         const { from, to, first, last } = markedRange(match, syntax);
         if (last <= first) continue;
@@ -92,7 +102,8 @@ export function markCheck(parts: MarkCheckParts): Check<MarkFact> {
         const unsure = parts.unsure?.(match, syntax) ?? false;
         add(first, last, { from, to, reason, choices, ...(unsure ? { unsure } : {}) });
       }
-      for (const found of parts.find?.(syntax, language, block) ?? []) {
+      const finds = searched ? parts.find?.(syntax, language, block) : undefined;
+      for (const found of finds ?? []) {
         const from = syntax.units[found.from]?.from ?? 0;
         const to = syntax.units[found.to - 1]?.to ?? from;
         const choices = found.mends.map((mend) =>
@@ -112,6 +123,18 @@ export function markCheck(parts: MarkCheckParts): Check<MarkFact> {
       return facts;
     },
   };
+}
+
+const listings = new WeakMap<AnalysedBlock, boolean>();
+
+/** The same for all checks of a block. */
+function isListing(block: AnalysedBlock): boolean {
+  let known = listings.get(block);
+  if (known === undefined) {
+    known = looksLikeCode(block.text);
+    listings.set(block, known);
+  }
+  return known;
 }
 
 /** A listing without its markup: brackets, signs and slashes among few words. */

@@ -1,5 +1,6 @@
 import { z } from "zod";
-import { fitOf, idsAround } from "./fit.ts";
+import { type Around, fitOf, fitOfEnd, idsAround } from "./fit.ts";
+import { ownerForm } from "./mark-slots.ts";
 import {
   formsOfWritten,
   likelierArticle,
@@ -9,7 +10,7 @@ import {
   SlotFinder,
   THIRD,
 } from "./slot-finder.ts";
-import { MAX_FEATURES, mixHashes } from "./slots.ts";
+import { MAX_FEATURES, mixHashes, nearFeatures } from "./slots.ts";
 import { SparseWeights } from "./sparse-weights.ts";
 import type { Syntax } from "./syntax.ts";
 import type { Trigrams } from "./trigrams.ts";
@@ -28,8 +29,11 @@ export const CHOICES_MAGIC = 0x43485244;
 export const WEIGHT_SCALE = 24;
 
 const modelSchema = z.object({
-  /** What is chosen between: words of a set, verbs by number, forms of a verb, articles. */
-  kind: z.enum(["words", "number", "form", "article"]),
+  /**
+   * What is chosen between: words of a set, verbs by number, forms of a verb, articles, the end of
+   * a sentence or none, plurals and owners.
+   */
+  kind: z.enum(["words", "number", "form", "article", "stop", "owner"]),
   /** The words, or the names of the forms. */
   classes: z.array(z.string()).min(2),
   /** For each class, how far ahead another must be where this one stands; null never marks. */
@@ -55,8 +59,6 @@ export interface BetterChoice extends Slot {
   sure: boolean;
 }
 
-/** Features after which a first look is taken: the nearest words and their parts of speech. */
-const FIRST_LOOK = 6;
 /** A lead, in stored weights, that the other features hardly ever make up for; see the grammar bench. */
 const CLEAR_LEAD = 2 * WEIGHT_SCALE;
 
@@ -67,9 +69,10 @@ export class ChoiceModels {
   private readonly features = new Int32Array(MAX_FEATURES);
   private readonly scores = new Int32Array(64);
   private readonly values: number[] = [];
-  /** The place whose features are at hand, and how many they are. */
+  /** The place whose features are at hand; how many are near, and where those of words end, or 0. */
   private contextOf = -1;
-  private counted = 0;
+  private near = 0;
+  private far = 0;
 
   /** Throws RangeError when the bytes are no models of this version. */
   constructor(
@@ -105,6 +108,12 @@ export class ChoiceModels {
     return found;
   }
 
+  private addWeights(model: number, from: number, to: number): void {
+    for (let index = from; index < to; index++) {
+      this.weights.add(this.scores, mixHashes(model + 1, this.features[index] ?? 0));
+    }
+  }
+
   /** Whether what stands there is so far ahead already that nothing will overtake it. */
   private isHopeless(typed: number, classes: number): boolean {
     const own = this.scores[typed] ?? 0;
@@ -128,15 +137,18 @@ export class ChoiceModels {
     const words = model.kind === "words";
     // Several sets may ask about the same place.
     const place = slot.from * 4 + (slot.to - slot.from);
-    if (!words || place !== this.contextOf) {
-      this.counted = this.finder.features(syntax, slot, features, trigrams);
-      this.contextOf = words ? place : -1;
+    if (place !== this.contextOf) {
+      this.near = nearFeatures(syntax, slot.from, slot.to, features);
+      this.far = 0;
+      this.contextOf = place;
     }
-    const count = this.counted;
-    for (let index = 0; index < count; index++) {
-      this.weights.add(scores, mixHashes(slot.model + 1, features[index] ?? 0));
-      if (index === FIRST_LOOK && words && this.isHopeless(slot.typed, classes)) return null;
-    }
+    this.addWeights(slot.model, 0, this.near);
+    if (this.isHopeless(slot.typed, classes)) return null;
+    if (!words || this.far === 0) {
+      const far = this.finder.farFeatures(syntax, slot, features, this.near, trigrams);
+      this.far = words ? far : 0;
+      this.addWeights(slot.model, this.near, far);
+    } else this.addWeights(slot.model, this.near, this.far);
     const { values } = this;
     values.length = classes;
     for (let one = 0; one < classes; one++) values[one] = (scores[one] ?? 0) / WEIGHT_SCALE;
@@ -163,7 +175,26 @@ export function wordOfClass(
       return numberForm(form, one === 0, table);
     case "form":
       return formOf(form, one, table);
+    case "stop":
+      return one === 0 ? "" : ".";
+    case "owner":
+      return ownerForm(form, one === 1, table);
   }
+}
+
+/** log10 of how well a class fits between the words around its slot. */
+export function fitOfClass(
+  model: ChoiceModel,
+  one: number,
+  slot: Slot,
+  around: Around,
+  syntax: Syntax,
+  trigrams: Trigrams,
+  table: WordTable,
+): number {
+  if (model.kind === "stop") return fitOfEnd(one === 1, around, trigrams);
+  const word = wordOfClass(model, one, slot, syntax, table);
+  return word === null ? 0 : fitOf(word, around, trigrams);
 }
 
 /** A finite verb in the other number: "was" and "were", "reads" and "read". */
@@ -226,10 +257,7 @@ export function decide(
   }
   if (lead + MOST_BY_TRIGRAMS * model.trigram < threshold) return null;
   const around = idsAround(syntax, slot.from, slot.to, trigrams);
-  const fit = (one: number) => {
-    const word = wordOfClass(model, one, slot, syntax, table);
-    return word === null ? 0 : fitOf(word, around, trigrams);
-  };
+  const fit = (one: number) => fitOfClass(model, one, slot, around, syntax, trigrams, table);
   const own = fit(typed);
   let best = -1;
   let margin = Number.NEGATIVE_INFINITY;

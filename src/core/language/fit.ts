@@ -6,13 +6,19 @@ import type { Trigrams } from "./trigrams.ts";
 
 const SIDE = 2;
 
+/** Two words before a place and two after it, by their numbers in the trigram model; -1 for none. */
+export interface Around {
+  before: [number, number];
+  after: [number, number];
+}
+
 /** The ids of the words around some units, clitics joined to their words; "<s>" before, "</s>" after. */
 export function idsAround(
   { words, tags, sentenceFrom, sentenceTo }: Syntax,
   from: number,
   to: number,
   trigrams: Trigrams,
-): { before: [number, number]; after: [number, number] } {
+): Around {
   const start = sentenceFrom[Math.min(from, words.length - 1)] ?? 0;
   const end = sentenceTo[Math.min(from, words.length - 1)] ?? words.length;
   const before: number[] = [];
@@ -51,7 +57,7 @@ export function idsAround(
 /** log10 of how well a word, or none for "", fits between others. */
 export function fitOf(
   word: string,
-  { before: [b2, b1], after: [a1, a2] }: ReturnType<typeof idsAround>,
+  { before: [b2, b1], after: [a1, a2] }: Around,
   trigrams: Trigrams,
 ): number {
   if (word === "") {
@@ -69,3 +75,16 @@ export function fitOf(
 }
 
 const ABSENT_COST = -1.2;
+
+/** log10 of how well two words go together, or the first ends a sentence and the next opens one. */
+export function fitOfEnd(
+  ends: boolean,
+  { before: [b2, b1], after: [a1, a2] }: Around,
+  trigrams: Trigrams,
+): number {
+  const [opens, closes] = [trigrams.id("<s>"), trigrams.id("</s>")];
+  if (a1 < 0) return 0;
+  if (!ends) return trigrams.score(b2, b1, a1) + (a2 < 0 ? 0 : trigrams.score(b1, a1, a2));
+  const opening = trigrams.score(-1, opens, a1) + (a2 < 0 ? 0 : trigrams.score(opens, a1, a2));
+  return trigrams.score(b2, b1, closes) + opening;
+}

@@ -1,10 +1,18 @@
 import type { ChoiceModel } from "./choice-models.ts";
 import { VERB } from "./lexicon.ts";
-import { contextFeatures, groupFeatures, numberFeatures, verbFeatures } from "./slots.ts";
+import { mayOpen, ownerFeatures, ownerUnits, stopFeatures } from "./mark-slots.ts";
+import { isPlainNumber, isPlainPlural, isPlainWord } from "./plain-places.ts";
+import {
+  groupFeatures,
+  nearFeatures,
+  numberFeatures,
+  verbFeatures,
+  wideFeatures,
+} from "./slots.ts";
 import type { NounGroup, Syntax } from "./syntax.ts";
-import { TAG, TAG_SETS, tagSet } from "./tag-sets.ts";
+import { TAG, TAG_SETS } from "./tag-sets.ts";
 import type { Trigrams } from "./trigrams.ts";
-import { hashText, type WordTable } from "./words.ts";
+import type { WordTable } from "./words.ts";
 
 /** A place that a model has something to say about. */
 export interface Slot {
@@ -20,6 +28,10 @@ export interface Slot {
 export const FORMS = ["bare", "present", "third", "past", "participle", "ing"] as const;
 export const NUMBERS = ["singular", "plural", "noun"] as const;
 export const ARTICLES = ["none", "article"] as const;
+/** Whether a sentence goes on before a capital, or ends there. */
+export const STOPS = ["on", "stop"] as const;
+/** Whether a noun in s is a plural or owns what follows. */
+export const OWNERS = ["plural", "owner"] as const;
 const [BARE, PARTICIPLE, ING] = [0, 4, 5];
 export const [PRESENT, THIRD, PAST] = [1, 2, 3];
 
@@ -31,6 +43,9 @@ export class SlotFinder {
   private readonly number: number;
   private readonly form: number;
   private readonly article: number;
+  private readonly stop: number;
+  private readonly owner: number;
+  private readonly participles = new Map<string, boolean>();
 
   constructor(
     readonly models: readonly ChoiceModel[],
@@ -52,81 +67,106 @@ export class SlotFinder {
     this.number = of("number");
     this.form = of("form");
     this.article = of("article");
+    this.stop = of("stop");
+    this.owner = of("owner");
   }
 
-  /** Calls back with every slot of a text. */
-  find(syntax: Syntax, found: (slot: Slot) => void): void {
+  /**
+   * Calls back with every slot of a text that is worth judging; with those that are plainly right as
+   * well where it is to be learned from.
+   */
+  find(syntax: Syntax, found: (slot: Slot, plain: boolean) => void, plainToo = false): void {
     const { words, tags } = syntax;
     for (let at = 0; at < words.length; at++) {
       const word = words[at];
       if (!word) continue;
       const entries = word.id > 0 ? this.byWord[word.id] : undefined;
-      if (entries && !isPlainlyRight(syntax, at)) {
+      const plain = entries !== undefined && isPlainWord(syntax, at);
+      if (entries && (plainToo || !plain)) {
         const next = words[at + 1]?.form ?? "";
         const clitic = next.startsWith("'") ? next : "";
         for (const entry of entries) {
           if (entry.clitic !== "" ? clitic !== entry.clitic : clitic !== "" && clitic !== "'s")
             continue;
           const to = at + (entry.clitic === "" ? 1 : 2);
-          found({ model: entry.model, from: at, to, typed: entry.typed });
+          found({ model: entry.model, from: at, to, typed: entry.typed }, plain);
         }
       }
       const tag = tags[at] ?? 0;
       if (this.number >= 0) {
         const typed = numberTyped(syntax, at, tag);
-        if (typed >= 0) found({ model: this.number, from: at, to: at + 1, typed });
+        const right = typed >= 0 && isPlainNumber(syntax, at, typed);
+        if (typed >= 0 && (plainToo || !right)) {
+          found({ model: this.number, from: at, to: at + 1, typed }, right);
+        }
       }
       if (this.form >= 0 && isGoverned(syntax, at, tag)) {
-        found({ model: this.form, from: at, to: at + 1, typed: formTyped(syntax, at, tag) });
+        const right = this.isPlainForm(syntax, at, tag);
+        const slot = { model: this.form, from: at, to: at + 1, typed: formTyped(syntax, at, tag) };
+        if (plainToo || !right) found(slot, right);
+      }
+      if (this.stop >= 0 && mayOpen(syntax, at)) {
+        found({ model: this.stop, from: at, to: at, typed: 0 }, false);
+      }
+      if (this.owner >= 0 && TAG_SETS.NOUN[tag]) {
+        const units = ownerUnits(syntax, at, this.table);
+        const right = units === 1 && isPlainPlural(syntax, at);
+        if (units > 0 && (plainToo || !right)) {
+          found({ model: this.owner, from: at, to: at + units, typed: units - 1 }, right);
+        }
       }
     }
     if (this.article < 0) return;
     for (const group of syntax.nounGroups) {
       const slot = articleSlot(syntax, group);
-      if (slot) found({ model: this.article, ...slot });
+      if (slot) found({ model: this.article, ...slot }, false);
     }
   }
 
-  /** Fills in the features of a slot and returns how many there are. */
+  /** "To read", "must read", "is reading", "has read": the form that is wanted. */
+  private isPlainForm({ words, tags }: Syntax, at: number, tag: number): boolean {
+    const governor = tags[at - 1];
+    if (governor === TAG.MD || governor === TAG.TO) return tag === TAG.VB;
+    if (!AUXILIARY.has(words[at - 1]?.form ?? "")) return false;
+    if (tag === TAG.VBG) return true;
+    return tag === TAG.VBN && this.isParticiple(words[at]?.form ?? "");
+  }
+
+  private isParticiple(form: string): boolean {
+    let known = this.participles.get(form);
+    if (known === undefined) {
+      known = (formsOfWritten(form, this.table) & (1 << PARTICIPLE)) !== 0;
+      this.participles.set(form, known);
+    }
+    return known;
+  }
+
+  /** Fills in all features of a slot and returns how many there are. */
   features(syntax: Syntax, slot: Slot, features: Int32Array, trigrams: Trigrams): number {
+    const near = nearFeatures(syntax, slot.from, slot.to, features);
+    return this.farFeatures(syntax, slot, features, near, trigrams);
+  }
+
+  /** Adds to what stands right next to a slot all its other features. */
+  farFeatures(
+    syntax: Syntax,
+    slot: Slot,
+    features: Int32Array,
+    counted: number,
+    trigrams: Trigrams,
+  ): number {
     const { from, to } = slot;
     const kind = this.models[slot.model]?.kind;
     const reach = kind === "words" ? undefined : 0;
-    const count = contextFeatures(syntax, from, to, features, reach);
+    const count = wideFeatures(syntax, from, to, features, counted, reach);
     if (kind === "number") return numberFeatures(syntax, from, features, count);
-    if (kind === "article") return groupFeatures(syntax, from, to, features, count, trigrams);
+    if (kind === "article")
+      return groupFeatures(syntax, from, to, features, count, trigrams, this.table);
     if (kind === "words") return count;
+    if (kind === "stop") return stopFeatures(syntax, from, features, count);
+    if (kind === "owner") return ownerFeatures(syntax, from, to, features, count, this.table);
     const form = syntax.words[from]?.form ?? "";
-    return verbFeatures(syntax, from, hashText(this.table.verb(form)), features, count);
-  }
-}
-
-const BEFORE_NOUN = tagSet("NN", "NNS", "NNP", "NNPS", "JJ", "JJR", "JJS", "CD", "VBN", "VBG");
-const OPENS_NOUN = tagSet("DT", "PDT", "PRP$", "NN", "NNS", "NNP", "NNPS", "JJ", "CD", "PPO");
-
-/**
- * The commonest words where nothing else could be meant: "the" before a noun, "of" between nouns.
- * A third of all slots, told without a model.
- */
-function isPlainlyRight({ words, tags, sentenceFrom }: Syntax, at: number): boolean {
-  const next = tags[at + 1] ?? 0;
-  switch (words[at]?.form) {
-    case "the":
-      return BEFORE_NOUN[next] === 1;
-    case "of":
-      return (
-        at > (sentenceFrom[at] ?? 0) &&
-        TAG_SETS.NOMINAL[tags[at - 1] ?? 0] === 1 &&
-        OPENS_NOUN[next] === 1
-      );
-    case "and":
-      return !/^[aeiou]/.test(words[at + 1]?.form ?? "");
-    case "to":
-      return tags[at] === TAG.TO
-        ? next === TAG.VB
-        : next === TAG.DT || next === TAG.PRP$ || next === TAG.NNP;
-    default:
-      return false;
+    return verbFeatures(syntax, from, this.table.word(this.table.verb(form)), features, count);
   }
 }
 
@@ -157,7 +197,7 @@ function numberTyped(syntax: Syntax, at: number, tag: number): number {
 function isGoverned(syntax: Syntax, at: number, tag: number): boolean {
   const { words, tags } = syntax;
   const verb = TAG_SETS.VERB[tag] === 1;
-  if (!verb && tag !== TAG.NNS) return false;
+  if (!verb && tag !== TAG.NNS && tag !== TAG.NN) return false;
   const word = words[at];
   if (!word || (!verb && (word.traits & VERB) === 0) || word.form.startsWith("'")) return false;
   const start = syntax.sentenceFrom[at] ?? 0;
@@ -165,8 +205,14 @@ function isGoverned(syntax: Syntax, at: number, tag: number): boolean {
   while (before >= start && (TAG_SETS.ADV[tags[before] ?? 0] || tags[before] === TAG.NOT)) before--;
   if (before < start) return false;
   const governor = tags[before] ?? 0;
-  if (governor === TAG.MD || governor === TAG.TO) return true;
-  return verb && AUXILIARY.has(words[before]?.form ?? "") && TAG_SETS.VERB[governor] === 1;
+  if (governor === TAG.MD || governor === TAG.TO) return tag !== TAG.NN || governor === TAG.MD;
+  // "Choose to works", "it is hard to spoke": an inflected verb makes a preposition of "to".
+  if (before === at - 1 && words[before]?.form === "to") {
+    return tag === TAG.VBZ || tag === TAG.VBD || tag === TAG.NNS;
+  }
+  // "It was drop": a verb in its base form is taken for a noun.
+  if (!verb && (tag !== TAG.NN || before !== at - 1)) return false;
+  return AUXILIARY.has(words[before]?.form ?? "") && TAG_SETS.VERB[governor] === 1;
 }
 
 const AUXILIARY = new Set(

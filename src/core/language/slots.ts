@@ -2,14 +2,14 @@ import { numberOf, subjectOf } from "./clauses.ts";
 import type { Syntax } from "./syntax.ts";
 import { TAG, TAG_SETS } from "./tag-sets.ts";
 import type { Trigrams } from "./trigrams.ts";
-import { hashText, type Word } from "./words.ts";
+import { hashText, type Word, type WordTable } from "./words.ts";
 
 /**
  * Features of the place where a word stands, without the word itself, for the models that say which
  * of several words or forms belongs there (`choice-models.ts`). Each is a hash; the same function
  * serves training and use.
  */
-export const MAX_FEATURES = 96;
+export const MAX_FEATURES = 128;
 
 function mix(a: number, b: number): number {
   let hash = Math.imul(a ^ b, 0x85ebca6b);
@@ -20,10 +20,14 @@ function mix(a: number, b: number): number {
 
 export { mix as mixHashes };
 
+/** Parts the kinds of features. */
+const KIND = 0x9e3779b1;
 const START = hashText("<s>");
 const END = hashText("</s>");
 const START_TAG = 60;
 const END_TAG = 61;
+const START_KIN = 256;
+const END_KIN = 257;
 /** How many words on each side are told apart from their order. */
 const REACH = 7;
 
@@ -36,12 +40,45 @@ const COMMON = new Set(
 
 const commonHashes = new Set([...COMMON].map(hashText));
 
-/** Fills in the features of the units [from, to) and returns how many there are. */
-export function contextFeatures(
+/** Fills in what stands right next to the units [from, to), and returns how many features that is. */
+export function nearFeatures(
+  { words, tags, sentenceFrom, sentenceTo }: Syntax,
+  from: number,
+  to: number,
+  features: Int32Array,
+): number {
+  const start = sentenceFrom[from] ?? 0;
+  const end = sentenceTo[from] ?? words.length;
+  const h1 = from > start ? (words[from - 1]?.hash ?? START) : START;
+  const g1 = to < end ? (words[to]?.hash ?? END) : END;
+  const t1 = from > start ? (tags[from - 1] ?? 0) : START_TAG;
+  const t2 = from - 1 > start ? (tags[from - 2] ?? 0) : START_TAG;
+  const u1 = to < end ? (tags[to] ?? 0) : END_TAG;
+  const u2 = to + 1 < end ? (tags[to + 1] ?? 0) : END_TAG;
+  let count = 0;
+  const add = (kind: number, value: number) => {
+    features[count++] = mix(kind * KIND, value);
+  };
+  add(2, h1);
+  add(5, g1);
+  add(8, mix(h1, g1));
+  add(15, t1);
+  add(17, u1);
+  add(19, t1 * 64 + u1);
+  add(20, t2 * 64 + t1);
+  add(21, u1 * 64 + u2);
+  add(22, mix(t1, g1));
+  add(23, mix(h1, u1));
+  return count;
+}
+
+/** Adds the features of the units [from, to) that lie farther out or take more than one look. */
+export function wideFeatures(
   syntax: Syntax,
   from: number,
   to: number,
   features: Int32Array,
+  counted: number,
   reach = REACH,
 ): number {
   const { words, tags } = syntax;
@@ -56,49 +93,55 @@ export function contextFeatures(
   const rightTag = (distance: number) =>
     to + distance < end ? (tags[to + distance] ?? 0) : END_TAG;
   const l1 = left(1);
+  const l2 = left(2);
   const r1 = right(0);
+  const r2 = right(1);
   const h1 = l1?.hash ?? START;
-  const h2 = left(2)?.hash ?? START;
+  const h2 = l2?.hash ?? START;
   const g1 = r1?.hash ?? END;
-  const g2 = right(1)?.hash ?? END;
+  const g2 = r2?.hash ?? END;
   const t1 = leftTag(1);
   const t2 = leftTag(2);
   const u1 = rightTag(0);
   const u2 = rightTag(1);
-  let count = 0;
+  let count = counted;
   const add = (kind: number, value: number) => {
-    features[count++] = mix(kind * 0x9e3779b1, value);
+    features[count++] = mix(kind * KIND, value);
   };
   add(1, from === start ? 1 : 0);
-  add(2, h1);
   add(3, h2);
   add(4, left(3)?.hash ?? START);
-  add(5, g1);
   add(6, g2);
   add(7, right(2)?.hash ?? END);
-  add(8, mix(h1, g1));
   add(9, mix(h2, h1));
   add(10, mix(g1, g2));
   add(11, l1?.ending ?? 0);
   add(12, r1?.ending ?? 0);
   add(13, r1?.shortEnding ?? 0);
   add(14, l1?.shortEnding ?? 0);
-  add(15, t1);
   add(16, t2);
-  add(17, u1);
   add(18, u2);
-  add(19, t1 * 64 + u1);
-  add(20, t2 * 64 + t1);
-  add(21, u1 * 64 + u2);
-  add(22, mix(t1, g1));
-  add(23, mix(h1, u1));
   add(24, (t1 * 64 + u1) * 64 + u2);
   add(25, (t2 * 64 + t1) * 64 + u1);
   add(26, mix(g1, u2));
   add(27, mix(h1, u1 * 64 + u2));
   add(28, mix(t2, h1));
+  const k1 = l1?.kin ?? START_KIN;
+  const k2 = l2?.kin ?? START_KIN;
+  const n1 = r1?.kin ?? END_KIN;
+  const n2 = r2?.kin ?? END_KIN;
+  add(120, k1);
+  add(121, k2);
+  add(122, n1);
+  add(123, n2);
+  add(124, k1 * 512 + n1);
+  add(125, k2 * 512 + k1);
+  add(126, n1 * 512 + n2);
+  add(127, mix(h1, n1));
+  add(128, mix(g1, k1));
   const next = syntax.nounGroups[syntax.nounAt[to] ?? -1];
   if (next && to < end) {
+    add(129, words[next.head]?.kin ?? 0);
     add(29, words[next.head]?.hash ?? 0);
     add(30, tags[next.head] ?? 0);
     add(31, next.to < end ? (words[next.to]?.hash ?? END) : END);
@@ -131,7 +174,7 @@ export function contextFeatures(
 export function verbFeatures(
   syntax: Syntax,
   unit: number,
-  lemma: number,
+  lemma: Word,
   features: Int32Array,
   counted: number,
 ): number {
@@ -139,7 +182,7 @@ export function verbFeatures(
   const start = syntax.sentenceFrom[unit] ?? 0;
   let count = counted;
   const add = (kind: number, value: number) => {
-    features[count++] = mix(kind * 0x9e3779b1, value);
+    features[count++] = mix(kind * KIND, value);
   };
   const before = unitBefore(syntax, unit);
   const skipped = before < unit - 1 ? 1 : 0;
@@ -148,11 +191,20 @@ export function verbFeatures(
   add(50, word);
   add(51, tag);
   add(52, mix(word, skipped));
-  add(53, lemma);
-  add(54, mix(lemma, tag));
-  add(55, mix(lemma, word));
+  add(53, lemma.hash);
+  add(54, mix(lemma.hash, tag));
+  add(55, mix(lemma.hash, word));
   const beforeThat = before - 1 >= start ? (tags[before - 1] ?? 0) : START_TAG;
   add(56, tag * 64 + beforeThat);
+  const kin = lemma.kin;
+  add(144, mix(kin, word));
+  add(145, mix(kin, tag));
+  const next = unit + 1 < (syntax.sentenceTo[unit] ?? 0) ? unit + 1 : -1;
+  const after = next < 0 ? END_TAG : (tags[next] ?? 0);
+  add(146, mix(lemma.hash, mix(word, after)));
+  add(147, mix(kin, mix(word, after)));
+  add(148, mix(word, after));
+  add(149, mix(kin, mix(word, next < 0 ? END_KIN : (words[next]?.kin ?? 0))));
   add(57, mix(word, before - 1 >= start ? (words[before - 1]?.hash ?? START) : START));
   return count;
 }
@@ -201,7 +253,7 @@ export function numberFeatures(
   const start = syntax.sentenceFrom[unit] ?? 0;
   let count = counted;
   const add = (kind: number, value: number) => {
-    features[count++] = mix(kind * 0x9e3779b1, value);
+    features[count++] = mix(kind * KIND, value);
   };
   const before = unitBefore(syntax, unit);
   const word = before >= start ? (words[before]?.hash ?? START) : START;
@@ -231,6 +283,10 @@ export function numberFeatures(
     add(86, (tags[head] ?? 0) * 64 + number * 8 + near);
     add(87, mix(governorOf(syntax, from), number * 8 + near));
     add(88, mix(words[head]?.ending ?? 0, tags[head] ?? 0));
+    const kin = words[head]?.kin ?? 0;
+    add(141, kin * 8 + near);
+    add(142, mix(kin, number * 8 + near));
+    add(143, mix(kin, words[unit + 1]?.kin ?? END_KIN));
   }
   // The groups before the verb, nearest first, by number and governor.
   let path = 0;
@@ -299,11 +355,12 @@ export function groupFeatures(
   features: Int32Array,
   counted: number,
   trigrams: Trigrams,
+  table: WordTable,
 ): number {
   const { words, tags } = syntax;
   let count = counted;
   const add = (kind: number, value: number) => {
-    features[count++] = mix(kind * 0x9e3779b1, value);
+    features[count++] = mix(kind * KIND, value);
   };
   const group = syntax.nounGroups[syntax.nounAt[to] ?? -1];
   if (!group) return count;
@@ -323,8 +380,24 @@ export function groupFeatures(
   add(75, mix(tags[to] ?? 0, length * 64 + after));
   add(76, mix(noun, length));
   add(77, mix(words[to]?.hash ?? 0, tagBefore));
+  const kin = head?.kin ?? 0;
+  add(130, mix(kin, tagBefore));
+  add(131, mix(kin, before));
+  add(132, mix(kin, after));
+  add(133, kin * 8 + length);
+  add(134, mix(kin * 8 + length, tagBefore * 64 + after));
+  add(135, mix(kin, words[to]?.kin ?? 0));
+  const kinBefore = from > start ? (words[from - 1]?.kin ?? 0) : START_KIN;
+  add(136, kin * 512 + kinBefore);
   const later = group.to < end ? (words[group.to]?.hash ?? END) : END;
   add(78, mix(noun, later));
+  add(137, mix(kin, later));
+  // What is counted is met in the plural too.
+  const plurals = table.word(table.inflect(head?.form ?? "", "NNS")).frequency;
+  const more = Math.max(-8, Math.min(8, Math.round(plurals - (head?.frequency ?? 0))));
+  add(138, more);
+  add(139, more * 64 + tagBefore);
+  add(140, mix(more * 8 + length, after * 64 + tagBefore));
   // How fond the noun and its first word are of articles, in a large body of text.
   const id = trigrams.id(head?.form ?? "");
   const first = trigrams.id(words[to]?.form ?? "");

@@ -3,13 +3,15 @@ export type Opening = "vowel" | "consonant" | "either";
 
 /** Begin with a vowel letter and the sound of "y" or "w". */
 const CONSONANT_SOUND =
-  /^(?:uni(?!n|m(?!o))|un(?:i|ic|ique|it)|us(?:e|ab|ag|er|u(?:al|ry|r)|ing$|eful)|ut(?:e(?:n|r)|il|op)|ur(?:an(?!ys)|in(?:e|al|ary)|ea)|ub(?:iq)|uk(?:e|r)|ufo|eu(?!$)|ew(?:e|er)|onc?e(?!rous|ir)|oui)/;
+  /^(?:unar|uni(?!n|m(?!o))|un(?:i|ic|ique|it)|us(?:e|ab|ag|er|u(?:al|ry|r)|ing$|eful)|ut(?:e(?:n|r)|il|op)|ur(?:an(?!ys)|in(?:e|al|ary)|ea)|ub(?:iq)|uk(?:e|r)|ufo|eu(?!$)|ew(?:e|er)|on(?:e|ce)(?![a-z])|on(?:es|eself|eness)|oui)/;
 const VOWEL_IN_UN = /^(?:unin|unim(?!o)|unid)/;
 /** Begin with a silent h. */
 const SILENT_H = /^(?:hour|honest|hono(?:u)?r|heir|hors d)/;
 /** Said with and without the h. */
 const EITHER =
   /^(?:sql|faq|url|lan|herb|histor(?:ic|ian)|hotel|hysteri|habitual|homage|hallucin|humble)/;
+const ONSET =
+  /^(?:[BCFGPS]l|[BCDFGPTWK]r|[CPSTWK]h|S[ckmnpqtw]|T[wsz]|D[wh]|[KGPM]n|P[stfh]|Z[hw]|Kw|Gw|Rh|Gh|Bh)/;
 const LETTERS_WITH_VOWEL = "AEFHILMNORSX";
 
 /** The sound a word as written begins with; a number by how it is said. */
@@ -22,6 +24,9 @@ export function openingSound(written: string): Opening {
     return LETTERS_WITH_VOWEL.includes(part.toUpperCase()) ? "vowel" : "consonant";
   }
   if (EITHER.test(part.toLowerCase()) && part.length < 5 && part === part.toUpperCase())
+    return "either";
+  // "Xlib", "Hmac": a letter and then a word, or neither.
+  if (/^[BCDFGHJKLMNPQRSTVWXZ][bcdfghjklmnpqrstvwxz]/.test(part) && !ONSET.test(part))
     return "either";
   if (part === part.toUpperCase() || /^\p{Lu}{2}/u.test(part) || /\d/.test(part)) {
     // Said letter by letter, or as a word: "an MP", "a NATO ship".

@@ -13,17 +13,24 @@ export interface PackedSizes {
 const PRESENT_BITS = 1 << 22;
 const CLASS_BITS = 6;
 const CLASS_SPACE = 1 << CLASS_BITS;
+/** A weight with its class takes 14 bits. */
+const PACKED = (1 << 14) - 1;
+/** Slots for each feature, at the least. */
+const ROOM = 1.4;
 
 /** A table of such weights, each found at once. Classes are below 64. */
 export class SparseWeights {
   /** Bytes it was read from. */
   readonly byteLength: number;
   private readonly mask: number;
-  /** For each slot the feature's key, then where its weights begin and how many they are. */
+  /**
+   * For each slot the feature's key, then its weights: one or two right there, of which most
+   * features have no more, or where they begin and how many they are. The low two bits tell which.
+   */
   private readonly table: Int32Array;
   /** A bit for every key there may be: most features that are asked for are not there at all. */
   private readonly present = new Uint8Array(PRESENT_BITS >> 3);
-  /** Each weight with its class: weight * 64 + class. */
+  /** Each weight with its class, (weight + 128) * 64 + class. */
   private readonly weights: Int16Array;
 
   /** Throws RangeError when there are fewer bytes than the sizes ask for. */
@@ -35,10 +42,10 @@ export class SparseWeights {
     this.weights = new Int16Array(weights);
     for (let index = 0; index < weights; index++) {
       const weight = view.getInt8(classesAt + weights + index);
-      this.weights[index] = weight * CLASS_SPACE + (bytes[classesAt + index] ?? 0);
+      this.weights[index] = (weight + 128) * CLASS_SPACE + (bytes[classesAt + index] ?? 0);
     }
     let capacity = 1;
-    while (capacity < features * 2) capacity *= 2;
+    while (capacity < features * ROOM) capacity *= 2;
     this.mask = capacity - 1;
     this.table = new Int32Array(2 * capacity);
     let at = 0;
@@ -57,7 +64,10 @@ export class SparseWeights {
       this.present[bit >> 3] = (this.present[bit >> 3] ?? 0) | (1 << (bit & 7));
       const size = bytes[keyBytes + index] ?? 0;
       this.table[slot] = key | 0;
-      this.table[slot + 1] = start * CLASS_SPACE + size;
+      const first = this.weights[start] ?? 0;
+      const second = size > 1 ? (this.weights[start + 1] ?? 0) : 0;
+      this.table[slot + 1] =
+        size <= 2 ? size | (first << 2) | (second << 16) : (start << 8) | (size << 2);
       start += size;
     }
   }
@@ -69,13 +79,15 @@ export class SparseWeights {
     const slot = this.slot(feature || 1);
     if (this.table[slot] === 0) return;
     const place = this.table[slot + 1] ?? 0;
-    const from = place >> CLASS_BITS;
-    const to = from + (place & (CLASS_SPACE - 1));
-    for (let at = from; at < to; at++) {
-      const packed = this.weights[at] ?? 0;
-      const one = packed & (CLASS_SPACE - 1);
-      scores[one] = (scores[one] ?? 0) + (packed >> CLASS_BITS);
+    const inPlace = place & 3;
+    if (inPlace > 0) {
+      addPacked(scores, (place >> 2) & PACKED);
+      if (inPlace > 1) addPacked(scores, (place >> 16) & PACKED);
+      return;
     }
+    const from = place >> 8;
+    const to = from + ((place >> 2) & (CLASS_SPACE - 1));
+    for (let at = from; at < to; at++) addPacked(scores, this.weights[at] ?? 0);
   }
 
   private slot(key: number): number {
@@ -84,6 +96,11 @@ export class SparseWeights {
     while (table[2 * slot] !== 0 && table[2 * slot] !== key) slot = (slot + 1) & mask;
     return 2 * slot;
   }
+}
+
+function addPacked(scores: Int32Array, packed: number): void {
+  const one = packed & (CLASS_SPACE - 1);
+  scores[one] = (scores[one] ?? 0) + (packed >> CLASS_BITS) - 128;
 }
 
 /** A feature with its weights, before packing; keys are 32-bit and above 0. */

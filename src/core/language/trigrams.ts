@@ -74,6 +74,16 @@ export class Trigrams {
     return this.ids.get(word) ?? -1;
   }
 
+  /** How many words it knows. */
+  get size(): number {
+    return this.ids.size;
+  }
+
+  /** All words by their numbers. */
+  words(): string[] {
+    return [...this.ids.keys()];
+  }
+
   /** log10 of how likely a word is after two others, all by their numbers. */
   score(beforeLast: number, last: number, word: number): number {
     if (word < 0) return UNKNOWN;

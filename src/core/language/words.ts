@@ -1,6 +1,7 @@
 import { type Inflection, type IrregularForms, inflect, lemmasOf } from "./lemmas.ts";
 import type { Lexicon } from "./lexicon.ts";
 import type { Unit } from "./units.ts";
+import type { WordClasses } from "./word-classes.ts";
 
 /** A word as patterns and models see it, one object for all places with the same form. */
 export interface Word {
@@ -16,6 +17,8 @@ export interface Word {
   traits: number;
   /** log2 of one more than its count in 50 million words. */
   frequency: number;
+  /** Which words it keeps company with (`word-classes.ts`); 0 for none. */
+  kin: number;
 }
 
 /** Words remembered as written; beyond it the memory starts anew. */
@@ -25,7 +28,10 @@ const MAX_REMEMBERED = 60_000;
 export class WordTable {
   private readonly remembered = new Map<string, Word>();
   private readonly ids = new Map<string, number>();
-  private readonly bases = new Map<string, string>();
+  /** Base forms and inflected forms found before, by the inflection. */
+  private readonly bases = new Map<Inflection | undefined, Map<string, string>>();
+  private readonly inflected = new Map<Inflection, Map<string, string>>();
+  private classes: WordClasses | null = null;
 
   constructor(
     private readonly lexicon: Lexicon,
@@ -41,6 +47,12 @@ export class WordTable {
     const word = this.remembered.get(form);
     if (word) this.remembered.clear();
     return id;
+  }
+
+  /** Gives words their classes from now on. Ask before any text is read for grammar. */
+  setClasses(classes: WordClasses): void {
+    this.classes = classes;
+    this.remembered.clear();
   }
 
   /** The forms that have a number, with it. */
@@ -70,6 +82,7 @@ export class WordTable {
         shortEnding: hashText(form.slice(-2)),
         traits: this.lexicon.traitsInText(written),
         frequency: this.lexicon.frequency(form),
+        kin: this.classes?.of(form) ?? 0,
       };
       this.remembered.set(form, word);
     }
@@ -79,8 +92,8 @@ export class WordTable {
 
   /** The base form of a lower-case word with this inflection, or the word itself. */
   base(form: string, inflections: readonly Inflection[]): string {
-    const key = `${inflections[0]} ${form}`;
-    const known = this.bases.get(key);
+    const bases = remembering(this.bases, inflections[0]);
+    const known = bases.get(form);
     if (known !== undefined) return known;
     const exists = (lemma: string, trait: number) => (this.lexicon.traits(lemma) & trait) !== 0;
     const lemmas = lemmasOf(form, this.irregular, exists);
@@ -88,7 +101,7 @@ export class WordTable {
       ({ inflection }) => inflection !== null && inflections.includes(inflection),
     );
     const base = found?.lemma ?? form;
-    this.bases.set(key, base);
+    bases.set(form, base);
     return base;
   }
 
@@ -105,16 +118,38 @@ export class WordTable {
   /** A base form inflected, in US spelling; null gives the base form back. */
   inflect(lemma: string, inflection: Inflection | null): string {
     if (inflection === null) return lemma;
+    const forms = remembering(this.inflected, inflection);
+    let form = forms.get(lemma);
+    if (form === undefined) {
+      form = this.inflectAnew(lemma, inflection);
+      forms.set(lemma, form);
+    }
+    return form;
+  }
+
+  private inflectAnew(lemma: string, inflection: Inflection): string {
     const be = BE[lemma === "be" ? inflection : ""];
     if (inflection === "VBN" && BASE_PARTICIPLES.has(lemma)) return lemma;
-    if ((inflection === "VBD" || inflection === "VBN") && UNCHANGED.has(lemma)) return lemma;
+    const root = lemma.replace(/^(?:re|un|over|out|mis|under|pre)-?(?=\p{L}{3})/u, "");
+    const past = inflection === "VBD" || inflection === "VBN";
+    if (past && (UNCHANGED.has(lemma) || UNCHANGED.has(root))) return lemma;
     return be ?? inflect(lemma, inflection, this.irregular, this.lexicon, "en-US");
   }
 }
 
+/** The memory for an inflection; begun anew when it is full. */
+function remembering<T>(all: Map<T, Map<string, string>>, inflection: T): Map<string, string> {
+  let own = all.get(inflection);
+  if (!own || own.size >= MAX_REMEMBERED) {
+    own = new Map();
+    all.set(inflection, own);
+  }
+  return own;
+}
+
 /** Verbs whose past is spelled like their base form. */
 export const UNCHANGED = new Set(
-  "put cut let set hit cost read shut spread beat quit hurt cast burst bid bet rid split thrust broadcast forecast upset".split(
+  "put cut let set hit cost read shut spread beat quit hurt cast burst bid bet rid split thrust broadcast forecast upset typeset reset preset inset offset recast recut shortcut input output".split(
     " ",
   ),
 );

@@ -1,5 +1,6 @@
 import { numberForm } from "../../language/choice-models.ts";
 import { subjectOf } from "../../language/clauses.ts";
+import { NOUN, VERB } from "../../language/lexicon.ts";
 import {
   CODE,
   type NounGroup,
@@ -32,11 +33,15 @@ export const agreement = markCheck({
   find(syntax, language) {
     const { words: table } = language;
     const found: Found[] = [];
+    const better = betterChoices(syntax, language, "number");
     for (const verb of syntax.verbGroups) {
       const sure = plainDisagreement(syntax, verb, table);
-      if (sure) found.push(sure);
+      if (!sure) continue;
+      // A noun as subject is only sure where the model agrees; pronouns speak for themselves.
+      const agreed = sure.pronoun || better.some(({ from }) => from === sure.from);
+      found.push(agreed ? sure : { ...sure, unsure: true });
     }
-    for (const { from, best, sure } of betterChoices(syntax, language, "number")) {
+    for (const { from, best, sure } of better) {
       const form = syntax.words[from]?.form ?? "";
       const other = numberForm(form, best === 0, table);
       if (found.some((one) => one.from === from)) continue;
@@ -49,7 +54,7 @@ export const agreement = markCheck({
         to: from + 1,
         mends: [other],
         reason: reasonFor(syntax, verb, best),
-        unsure: !sure,
+        unsure: !sure || !subjectOf(syntax, verb),
         weight: "settle",
       });
     }
@@ -70,7 +75,7 @@ function lone(unit: number): VerbGroup {
   };
 }
 
-/** The model alone is not believed: the phrases must show a subject, and none of the verb's number. */
+/** The model is not believed where the phrases show a subject of the verb's number; where they show none, by half. */
 function mayDisagree(syntax: Syntax, verb: VerbGroup, best: number): boolean {
   const { words, places, tags } = syntax;
   const unit = verb.from;
@@ -81,17 +86,19 @@ function mayDisagree(syntax: Syntax, verb: VerbGroup, best: number): boolean {
   const opens = unit === syntax.sentenceFrom[unit];
   if (opens && written(syntax, (syntax.sentenceTo[unit] ?? 1) - 1) !== "?") return false;
   const subject = subjectOf(syntax, verb);
-  if (!subject) return false;
+  // "That boats leave at noon is known", "what he saw was": a clause is the subject.
+  if (!subject) return !CLAUSE_OPENERS.has(words[syntax.sentenceFrom[unit] ?? 0]?.form ?? "");
   const { head } = subject.group;
   // A capital between them begins another sentence, a bullet another line.
   for (let at = subject.group.to; at < unit; at++) {
+    if (words[at]?.form === "/") return false;
     if (/^\p{Lu}\p{Ll}|^[·•*|-]$/u.test(written(syntax, at)) && !TAG_SETS.NAME[tags[at] ?? 0])
       return false;
   }
   // "if the target commit already has": a noun, with the verb after it.
-  const noun = TAG_SETS.NOUN[tags[unit] ?? 0] === 1;
-  if (noun && syntax.verbGroups.some((one) => one.finite > unit && one.finite < unit + 5))
-    return false;
+  const base = tags[unit] === TAG.VB && ((words[unit]?.traits ?? 0) & NOUN) !== 0;
+  const reach = base ? 9 : TAG_SETS.NOUN[tags[unit] ?? 0] ? 5 : 0;
+  if (syntax.verbGroups.some((one) => one.finite > unit && one.finite < unit + reach)) return false;
   if ((places[head] ?? 0) & CODE || isIdentifier(written(syntax, head))) return false;
   const name = TAG_SETS.NAME[tags[head] ?? 0] === 1;
   // One person takes a singular verb; of several, or of a firm, nothing is sure.
@@ -102,6 +109,7 @@ function mayDisagree(syntax: Syntax, verb: VerbGroup, best: number): boolean {
   return subject.number === (best === 0 ? "singular" : "plural") || subject.number === "unknown";
 }
 
+const CLAUSE_OPENERS = new Set("that what whether how why where when whoever whatever".split(" "));
 const MODALS = new Set(
   "will would can could may might must shall should 'll to not n't".split(" "),
 );
@@ -118,17 +126,25 @@ function reasonFor(syntax: Syntax, verb: VerbGroup, best: number): string {
   return `“${written(syntax, subject.group.head)}” is ${wanted}, and so is its verb: “{1}”.`;
 }
 
-const THIRD = new Set(["he", "she", "it"]);
+const THIRD = new Set(["he", "she", "it", "this"]);
+const ONE_THING = new Set(
+  "everything something nothing anything everyone someone everybody somebody nobody".split(" "),
+);
 const PLURAL = new Set(["we", "they", "you"]);
 const SINGULAR_FORMS = new Set(["is", "was", "has", "does"]);
 const PLURAL_FORMS = new Set(["are", "were", "have", "do"]);
 
 /** A finite verb whose subject the phrases tell without doubt, and that is of the other number. */
-function plainDisagreement(syntax: Syntax, verb: VerbGroup, table: WordTable): Found | null {
+function plainDisagreement(
+  syntax: Syntax,
+  verb: VerbGroup,
+  table: WordTable,
+): (Found & { pronoun?: boolean }) | null {
   const { words, tags } = syntax;
   const unit = verb.finite;
   if (unit < 0 || unit !== verb.from) return null;
   const form = words[unit]?.form ?? "";
+  if (words[unit + 1]?.form === "'s") return null;
   const tag = tags[unit];
   const lexical = verb.main === unit && !SINGULAR_FORMS.has(form) && !PLURAL_FORMS.has(form);
   const singular =
@@ -139,14 +155,23 @@ function plainDisagreement(syntax: Syntax, verb: VerbGroup, table: WordTable): F
   let ahead = unit - 1;
   while (ahead > 0 && TAG_SETS.ADV[tags[ahead] ?? 0]) ahead--;
   if (MODALS.has(words[ahead]?.form ?? "")) return null;
+  if (form === "do" && asksOfOne(syntax, unit)) {
+    return { ...mend(), reason: `“${written(syntax, unit + 1)}” takes “{1}”.`, pronoun: true };
+  }
   const byPronoun = pronounDisagreement(syntax, unit, singular);
-  if (byPronoun) return { ...mend(), reason: `“${byPronoun}” takes “{1}”.` };
+  if (byPronoun) return { ...mend(), reason: `“${byPronoun}” takes “{1}”.`, pronoun: true };
   const subject = subjectOf(syntax, verb);
   if (!subject || subject.group.pronoun || subject.number === "unknown") return null;
   const head = written(syntax, subject.group.head);
   if (isIdentifier(head) || (words[subject.group.head]?.traits ?? 0) === 0) return null;
   if ((syntax.places[subject.group.head] ?? 0) & CODE) return null;
   if ((subject.number === "singular") === singular) return null;
+  // "algorithm" taken for a plural, "semantics" that may be either.
+  const plain = words[subject.group.head]?.form ?? "";
+  const noPlural = table.noun(plain) === plain && !TRUE_PLURALS.test(plain);
+  if (subject.number === "plural" && tags[subject.group.head] === TAG.NNS && noPlural) return null;
+  if (/ics$/.test(plain) || plain.length < 3 || TAG_SETS.NAME[tags[subject.group.head] ?? 0])
+    return null;
   const opening = openingOf(syntax, unit);
   if (singular && isPair(syntax, opening, unit)) {
     const reason = "Two things joined by “and” are plural, unless they are meant as one: “{1}”.";
@@ -157,8 +182,59 @@ function plainDisagreement(syntax: Syntax, verb: VerbGroup, table: WordTable): F
   if (plural && (hasMood(syntax, unit) || (lexical && subject.inverted))) return null;
   if (lexical && plural && (opening !== subject.group.from || !takesPlain(syntax, unit)))
     return null;
+  // "A rare sign flip in the log has been fixed": a noun, with its verb later on.
+  if (
+    lexical &&
+    plural &&
+    syntax.verbGroups.some((one) => one.finite > unit && one.finite < unit + 9)
+  ) {
+    return null;
+  }
   const wanted = singular ? "plural" : "singular";
-  return { ...mend(), reason: `“${head}” is ${wanted}, and so is its verb: “{1}”.` };
+  const reason = `“${head}” is ${wanted}, and so is its verb: “{1}”.`;
+  return { ...mend(), reason, unsure: isDoubtful(syntax, subject.group, unit, lexical) };
+}
+
+/**
+ * Where the tagger may have the verb wrong: "the program preserves comments", "values in system calls",
+ * "the version using two keys has"; or where a plural is the name of one thing: "Requests is".
+ */
+function isDoubtful(
+  { words, tags, text, units }: Syntax,
+  { from, to, head }: NounGroup,
+  unit: number,
+  lexical: boolean,
+): boolean {
+  const before = tags[head - 1] ?? 0;
+  const compound = head > from && (before === TAG.NN || TAG_SETS.NAME[before] === 1);
+  if (compound && tags[head] === TAG.NNS && (words[head]?.traits ?? 0) & VERB) return true;
+  const nounBefore = tags[unit - 1] === TAG.NN && unit - 1 !== head;
+  if (lexical && nounBefore && (words[unit]?.traits ?? 0) & NOUN) return true;
+  for (let at = from + 1; at < to; at++) {
+    if (tags[at] === TAG.VBG || MAY_LEAD.has(words[at]?.form ?? "")) return true;
+  }
+  // "An additional headers", "all these new feature": it is the noun that is wrong.
+  for (let at = from; at < head; at++) {
+    const one = tags[head] === TAG.NNS ? ONE : MANY;
+    if (one.test(words[at]?.form ?? "")) return true;
+  }
+  return to - from === 1 && /\p{Lu}/u.test(text[units[from]?.from ?? 0] ?? "");
+}
+
+const ONE = /^(?:an?|one|this|that|each|every|another)$/;
+const MANY = /^(?:these|those|all|many|several|few|two|three|both)$/;
+/** Prepositions that the tagger may take for adverbs inside a noun group. */
+const MAY_LEAD = new Set("about over around near under off up out".split(" "));
+
+/** Plurals that no rule brings back to a singular. */
+const TRUE_PLURALS =
+  /^(?:people|police|cattle|clergy|children|men|women|others|thanks|clothes|goods)$/;
+
+/** "Do it attempt …?" */
+function asksOfOne({ words, tags, sentenceFrom, sentenceTo }: Syntax, unit: number): boolean {
+  const asked = words[(sentenceTo[unit] ?? 1) - 1]?.form === "?";
+  if (!asked || unit !== sentenceFrom[unit] || tags[unit + 2] !== TAG.VB) return false;
+  return /^(?:he|she|it)$/.test(words[unit + 1]?.form ?? "");
 }
 
 /** The pronoun right before a verb of the other number: "she have", "they was", "it don't". */
@@ -176,9 +252,17 @@ function pronounDisagreement(syntax: Syntax, unit: number, singular: boolean): s
     at === start || /^(?:[,;:.?!“"(—]|but|because|when|while|so|which|what|then)$/.test(before);
   if (!opens) return null;
   if (singular) return PLURAL.has(subject) ? subject : null;
-  if (!THIRD.has(subject)) return null;
+  if (ONE_THING.has(subject) && tags[unit] === TAG.VB && !PLURAL_FORMS.has(form)) {
+    return takesPlain(syntax, unit) ? subject : null;
+  }
+  // "That boats leave" opens with a clause.
+  const opening =
+    at === start && subject === "that" && tags[at] === TAG.DT && !TAG_SETS.NOUN[tags[unit] ?? 0];
+  if (!THIRD.has(subject) && !opening && !ONE_THING.has(subject)) return null;
   if (form === "were") return at === start ? subject : null;
   if (PLURAL_FORMS.has(form)) return subject;
+  // "this configure option": a word before a noun.
+  if (subject === "this" && TAG_SETS.NOUN[tags[unit + 1] ?? 0]) return null;
   const plain = takesPlain(syntax, unit) || TAG_SETS.NOMINAL[tags[unit + 1] ?? 0] === 1;
   return at === start && tags[unit] === TAG.VB && plain ? subject : null;
 }
@@ -197,12 +281,23 @@ function openingOf({ sentenceFrom, tags, words }: Syntax, unit: number): number 
   return at;
 }
 
-/** "The pump and its motor": two groups that open the clause, joined by "and", with the verb after. */
+/** "The pump and its motor", "bridges, tunnels and ferries": groups that open the clause, the verb after. */
 function isPair({ nounGroups, nounAt, words }: Syntax, opening: number, unit: number): boolean {
-  const first = nounGroups[nounAt[opening] ?? -1];
-  const second = first && nounGroups[nounAt[first.to + 1] ?? -1];
-  if (!first || !second || first.from !== opening || second.from !== first.to + 1) return false;
-  return words[first.to]?.form === "and" && second.to === unit && !first.pronoun;
+  let group = nounGroups[nounAt[opening] ?? -1];
+  if (!group || group.from !== opening || group.pronoun) return false;
+  let joined = false;
+  while (group.to < unit) {
+    let next: number = group.to;
+    if (words[next]?.form === "," && !joined) next++;
+    if (words[next]?.form === "and") {
+      joined = true;
+      next++;
+    }
+    const other: NounGroup | undefined = nounGroups[nounAt[next] ?? -1];
+    if (!other || other.from !== next || next === group.to) return false;
+    group = other;
+  }
+  return joined && group.to === unit;
 }
 
 /** The subject opens the sentence and nothing but phrases with prepositions parts it from the verb. */
@@ -215,12 +310,22 @@ function isPlain(
 ): boolean {
   const { tags, words, nounAt, nounGroups } = syntax;
   const asked = written(syntax, (syntax.sentenceTo[unit] ?? 1) - 1) === "?";
+  for (let at = group.from; at < group.to; at++) {
+    if (inverted && (TAG_SETS.NAME[tags[at] ?? 0] || words[at]?.form === "such")) return false;
+  }
   if (inverted) return asked && unit === opening && nounGroups[nounAt[unit + 1] ?? -1] === group;
   if (group.from !== opening) return false;
+  // "What tide are we waiting for?"
+  const next = tags[unit + 1];
+  if (TAG_SETS.WH[tags[group.from] ?? 0] && (next === TAG.PPSS || next === TAG.PPS)) return false;
   if (group.number === "singular" && group.determiner < 0) return false;
   for (let at = group.to; at < unit; at++) {
     const tag = tags[at] ?? 0;
     const phrase = tag === TAG.IN || (nounAt[at] ?? -1) >= 0 || TAG_SETS.ADV[tag];
+    const group = nounGroups[nounAt[at] ?? -1];
+    if (group?.from === at && (nounAt[at - 1] ?? -1) >= 0) return false;
+    // "the examples/ folder": part of a path.
+    if (words[at]?.form === "/") return false;
     if (!phrase || words[at]?.form === "and" || words[at]?.form === "or") return false;
     if (
       TAG_SETS.WH[tag] ||
@@ -292,6 +397,8 @@ export const eachAgreement = markCheck({
   ],
   accepts: ({ bounds, pattern }, { words, sentenceFrom, tags }) => {
     const first = bounds[0] ?? 0;
+    // "the types for each of the wells are": the subject stands before.
+    if (first > (sentenceFrom[first] ?? 0) && tags[first - 1] === TAG.IN) return false;
     const verb = bounds[2 * pattern.marked.from] ?? 0;
     const before = words[first - 1]?.form ?? "";
     const opens =

@@ -1,7 +1,7 @@
 import { likelierArticle } from "../../language/slot-finder.ts";
 import { openingSound } from "../../language/sounds.ts";
 import { written } from "../../language/syntax.ts";
-import { TAG } from "../../language/tag-sets.ts";
+import { TAG, tagSet } from "../../language/tag-sets.ts";
 import { type Found, markCheck } from "../mark-check.ts";
 import { betterChoices } from "./better-choices.ts";
 
@@ -22,7 +22,7 @@ export const aOrAn = markCheck({
   ],
   reason: "Before the sound that begins the next word stands “{1}”.",
   patterns: ["[a] _ => an", "[an] _ => a"],
-  accepts({ bounds }, syntax) {
+  accepts({ bounds }, syntax, { lexicon }) {
     const next = bounds[2] ?? 0;
     const { from, to } = syntax.units[bounds[0] ?? 0] ?? { from: 0, to: 0 };
     if (
@@ -37,21 +37,52 @@ export const aOrAn = markCheck({
     if (!/^[\p{L}\p{N}]/u.test(word) || (word.length === 1 && /^\p{Lu}/u.test(word))) return false;
     if (written(syntax, bounds[0] ?? 0) === "A" && bounds[0] !== syntax.sentenceFrom[next])
       return false;
-    if (syntax.tags[next] === TAG.CC) return false;
-    // "an mdast tree", "a uid": a made-up word may be said letter by letter.
-    const known = (syntax.words[after]?.traits ?? 0) !== 0;
-    // "an html page", "an sRGB value": said by letters, or nobody knows how.
+    if (NO_NOUN[syntax.tags[next] ?? 0]) return false;
+    // "a a", "option: a access time", "i5 an i7": a letter, an entry of a list, another word misspelled.
+    const before = written(syntax, (bounds[0] ?? 0) - 1);
+    if (bounds[0] === 0 && syntax.text[from] === "a") return false;
+    if (before === ":" || /^-|\d/.test(before) || /^\p{Ll}$/u.test(before)) return false;
     if (
-      /\p{Ll}\p{Lu}|[_:.]/u.test(word) ||
-      /^(?:[bcdfghjklmnpqrstvwxz]{3}|[bcdfghjklmnpqrstvwxz]{2}-|\p{Ll}+\d)/u.test(word)
-    ) {
+      /^\p{Ll}$/u.test(word) &&
+      !/["'“‘-]/.test(syntax.text[(syntax.units[after]?.from ?? 0) - 1] ?? "")
+    )
       return false;
-    }
-    if (!known && /^(?:\p{Ll}*$|u)/u.test(word) && /^[^aeio]/.test(word)) return false;
+    // "be a appended", and text in other languages.
+    if (/^(?:be|been|is|are|was|were)$/.test(before) && syntax.tags[next] === TAG.VBN) return false;
+    if (/^\p{Ll}{3,}$/u.test(before) && lexicon.varieties(before) === 0) return false;
+    if (syntax.tags[next] === TAG.RB && NO_NOUN[syntax.tags[next + 1] ?? 0]) return false;
+    // "an html page", "an sRGB value": said by letters, or nobody knows how.
+    if (/\p{Ll}\p{Lu}|[_:.]/u.test(word)) return false;
+    const [first = word] = word.split(/[-\u2010\u2011]/);
+    const known = lexicon.varieties(first) !== 0 || lexicon.varieties(first.toLowerCase()) !== 0;
+    const small = /^\p{Ll}/u.test(word);
+    if (small && /^[^aeiouy\d]*$|\d|^[^aeiou].$/.test(first)) return false;
+    if (small && !known && (first.length < 3 || !PRONOUNCED.test(first))) return false;
     const sound = openingSound(word);
     return sound !== "either" && sound !== (article === "an" ? "vowel" : "consonant");
   },
 });
+
+/** How a made-up word in small letters begins if it is said as a word, and not with a u that may be "you". */
+const PRONOUNCED =
+  /^(?:[aeio]|(?:[bcdfghjklmnprstvwyz]|[bcfgps]l|[bcdfgpt]r|[cpstw]h|s[cklmnptw]|tw|dw|kn|wr|str|spr|scr|shr|thr)[aeiouy])/;
+
+/** What cannot stand right after an article. */
+const NO_NOUN = tagSet(
+  "CC",
+  "IN",
+  "CS",
+  "TO",
+  "NOT",
+  "DT",
+  "MD",
+  "VB",
+  "VBZ",
+  "PPO",
+  "PPSS",
+  ".",
+  ",",
+);
 
 /** Two determiners where one belongs. */
 export const doubleDeterminer = markCheck({
@@ -84,6 +115,10 @@ export const doubleDeterminer = markCheck({
     if (/^\p{Lu}/u.test(text.slice(units[at]?.from ?? 0)) && at !== sentenceFrom[at]) return false;
     const first = units[bounds[0] ?? 0];
     const second = units[bounds[2] ?? 0];
+    // "A A" in a table, "an a{sv}": letters that stand for something.
+    if (/^(?:a\s+a|A\s+A)$|^\S+\s+\p{Lu}/u.test(text.slice(first?.from ?? 0, second?.to ?? 0)))
+      return false;
+    if (/^[^\s,]/.test(text.slice(second?.to ?? 0))) return false;
     return !/["“”]/.test(text.slice(first?.from ?? 0, second?.to ?? 0));
   },
 });
@@ -111,6 +146,8 @@ export const missingArticle = markCheck({
       const first = written(syntax, from);
       const opens = from === syntax.sentenceFrom[from];
       if (!opens && /^\p{Lu}/u.test(first)) continue;
+      // "the on switch": the preposition belongs to the noun.
+      if (syntax.tags[from - 2] === TAG.DT && syntax.tags[from - 1] === TAG.IN) continue;
       const rest = syntax.text.slice(syntax.units[from]?.from ?? 0, syntax.units[group.to - 1]?.to);
       const small = opens ? rest.slice(0, 1).toLowerCase() + rest.slice(1) : rest;
       const article = openingSound(small) === "vowel" ? "an" : "a";

@@ -1,5 +1,5 @@
-import { written } from "../../language/syntax.ts";
-import { TAG, tagSet } from "../../language/tag-sets.ts";
+import { type Syntax, type VerbGroup, written } from "../../language/syntax.ts";
+import { TAG, TAG_SETS, tagSet } from "../../language/tag-sets.ts";
 import { type Found, markCheck } from "../mark-check.ts";
 
 /** "My brother and i". */
@@ -16,6 +16,7 @@ export const pronounI = markCheck({
     { leave: "Part (i) and part i. of the list; an i and an e." },
   ],
   reason: "The pronoun “I” is always a capital.",
+  at: ["i"],
   find(syntax) {
     const found: Found[] = [];
     const { words, tags, text, units } = syntax;
@@ -26,6 +27,9 @@ export const pronounI = markCheck({
       if (!/[\s“"(]/.test(before) || !/[\s'’,]/.test(after)) continue;
       const next = tags[unit + 1] ?? 0;
       const form = words[unit + 1]?.form ?? "";
+      if (!/^[\p{L}'’,]/u.test(written(syntax, unit + 1))) continue;
+      // "while read i do": a variable.
+      if (tags[unit - 1] === TAG.VB || tags[unit - 1] === TAG.VBD) continue;
       const verb =
         /^(?:'m|'ve|'ll|'d|am|was|have|had|do|did|will|would|could|can|should|think|know|came|went|saw|said|read|thought|knew|took|found)$/.test(
           form,
@@ -74,30 +78,9 @@ export const paragraphStart = markCheck({
     const ended = /[.?!]["”’)]?$/.test(text.trimEnd());
     const verb = syntax.verbGroups.some((one) => one.finite >= 0);
     const known = (words[0]?.traits ?? 0) !== 0 || syntax.tags[0] !== TAG.NNP;
-    if (
-      ended &&
-      verb &&
-      known &&
-      /^\p{Ll}[\p{Ll}'’]*$/u.test(first) &&
-      (block.sentences.length > 1 || units.length > 4) &&
-      units[0]?.from === 0
-    ) {
-      // A list's last line may go on from the one before.
-      if (
-        !/^(?:and|or|but|where|which|that|who|i\.e|e\.g|see|cf|viz|etc|p|pp|a|b|c|d|i|ii|iii|iv|x|with|for|to|of|in|then|as|if|while|when|by|from|so)$/.test(
-          words[0]?.form ?? "",
-        ) ||
-        block.sentences.length > 1
-      ) {
-        if (
-          OPENING_WORDS[syntax.tags[0] ?? 0] ||
-          block.sentences.length > 2 ||
-          text.endsWith("?")
-        ) {
-          capital(0);
-        }
-      }
-    }
+    const whole = ended && verb && /^\p{Ll}[\p{Ll}'’]*$/u.test(first) && units[0]?.from === 0;
+    if (whole && known && opensParagraph(syntax, block.sentences.length)) capital(0);
+    if (!/[?!"”] \p{Ll}/u.test(text)) return found;
     for (const { index } of text.matchAll(/(?<=[\p{Ll}\d][?!]|[.?!]["”]) \p{Ll}/gu)) {
       const unit = units.findIndex((one) => one.from === index + 1);
       if (unit < 1) continue;
@@ -105,24 +88,52 @@ export const paragraphStart = markCheck({
       const opener = AFTER_STOP.has(words[unit]?.form ?? "");
       const group = syntax.nounGroups[syntax.nounAt[unit] ?? -1];
       const after = group && syntax.verbGroups[syntax.verbAt[group.to] ?? -1];
-      const speaks =
-        after &&
-        /^(?:said|asked|cried|says|wrote|replied|thought|exclaimed|shouted|whispered|called|answered|muttered|yelled|demanded|added|snapped)$/.test(
-          words[after.main]?.form ?? "",
-        );
-      if (speaks) continue;
-      if (
-        opener ||
-        (!quoted &&
-          after &&
-          after.finite >= 0 &&
-          !/^(?:he|she|they|i|we|you)$/.test(words[unit]?.form ?? ""))
-      )
-        capital(unit);
+      if (after && SPEAKS.test(words[after.main]?.form ?? "")) continue;
+      if (opener || (!quoted && opensAfterMark(syntax, unit, after))) capital(unit);
     }
     return found;
   },
 });
+
+/** Whether a paragraph's first word opens a sentence: a list's last line may go on from the one before. */
+function opensParagraph({ words, tags, text }: Syntax, sentences: number): boolean {
+  const tag = tags[0] ?? 0;
+  const form = words[0]?.form ?? "";
+  if (/^(?:i\.e|e\.g|see|cf|viz|etc|p|pp|[a-z]|ii|iii|iv)$/.test(form)) return false;
+  if (sentences > 2 || (ASKS.has(form) && /^[^.?!]{12,}\?/.test(text))) return true;
+  // "returns the name of the file.": notes often begin with their verb.
+  if (sentences > 1) {
+    return (words[0]?.frequency ?? 0) > COMMON && (!TAG_SETS.VERB[tag] || OPENING_WORDS[tag] === 1);
+  }
+  if (words.length <= SHORT || GOES_ON.test(form)) return false;
+  return OPENING_WORDS[tag] === 1 || tag === TAG.CD || text.endsWith("?");
+}
+
+const ASKS = new Set("do does did is are was were has have can could will would should".split(" "));
+
+const SPEAKS =
+  /^(?:said|asked|cried|says|wrote|replied|thought|exclaimed|shouted|whispered|called|answered|muttered|yelled|demanded|added|snapped|wondered|mused|breathed|sighed|told)$/;
+
+/** After a question or a cry: a whole sentence, not another question word or the end of a list. */
+function opensAfterMark(
+  { words, tags, units, sentenceTo }: Syntax,
+  unit: number,
+  after: VerbGroup | undefined,
+): boolean {
+  const tag = tags[unit] ?? 0;
+  const left = (sentenceTo[unit] ?? units.length) - unit;
+  if (unit < SHORT || left < SHORT || tag === TAG.CC) return false;
+  if (after && after.finite >= 0)
+    return !/^(?:he|she|they|i|we|you)$/.test(words[unit]?.form ?? "");
+  return left > 2 * SHORT && (OPENING_WORDS[tag] === 1 || TAG_SETS.NOUN[tag] === 1);
+}
+
+const GOES_ON =
+  /^(?:and|or|but|nor|where|which|that|who|with|for|to|of|in|then|as|if|while|when|by|from|so)$/;
+/** Units that a sentence alone in its paragraph must have. */
+const SHORT = 4;
+/** log2 of a word's count: rarer ones may be names of programs or variables. */
+const COMMON = 10;
 
 /** Words of these kinds name nothing, so they are no names of programs or variables either. */
 const OPENING_WORDS = tagSet(
@@ -143,7 +154,7 @@ const OPENING_WORDS = tagSet(
 
 /** Open a sentence after a question or a quotation far more often than they go on with one. */
 const AFTER_STOP = new Set(
-  "the this that these those such it there if when but moreover however in on at for some many no".split(
+  "the this that these those such it there if when but moreover however in on at for some many no nobody everybody nothing".split(
     " ",
   ),
 );

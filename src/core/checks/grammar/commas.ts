@@ -70,6 +70,7 @@ export const subjectComma = markCheck({
   ],
   reason: "No comma parts a subject from its verb.",
   notIn: NOT_SENTENCES,
+  at: [", VERB|MD"],
   find(syntax) {
     const found: Found[] = [];
     const { words, tags, text, units, nounGroups, nounAt } = syntax;
@@ -219,6 +220,7 @@ export const semicolonAfterOpening = markCheck({
     { leave: "When it rains, they wait; when it stops, they go." },
   ],
   reason: "After this opening stands a comma.",
+  at: ["<s> although|though|when|if|because|since|while|after|before|unless|until|as"],
   find(syntax) {
     const found: Found[] = [];
     const { words, tags, units, text } = syntax;
@@ -290,6 +292,7 @@ export const clauseComma = markCheck({
   ],
   reason: "A comma shows where the first clause ends.",
   aPage: 2,
+  at: ["but/CC"],
   find(syntax) {
     const found: Found[] = [];
     const { words, tags } = syntax;

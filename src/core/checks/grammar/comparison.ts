@@ -61,7 +61,7 @@ export const comparisonWords = markCheck({
     "[worser] => worse",
     "equally [as] JJ => - :: “Equally” says what “as” says.",
     "[equally as JJ] as => as $3 :: “Equally” says what “as” says.",
-    "[so] a|an JJ NN that|.|, => such",
+    "[so] a|an JJ NN that => such",
     "be~|seem~|feel~|look~|get~|become~ [such] JJ|late|tired that => so",
   ],
   accepts: ({ bounds, pattern }, { words, tags }) => {

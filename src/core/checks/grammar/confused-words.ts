@@ -26,6 +26,9 @@ export const confusedWords = markCheck({
     const found: Found[] = [];
     for (const { from, to, best, classes, sure } of betterChoices(syntax, language, "words")) {
       const word = classes[best] ?? "";
+      // "side by side", "it's back to back": a phrase of its own.
+      const { words } = syntax;
+      if (to + 2 < words.length && words[to]?.form === words[to + 2]?.form) continue;
       found.push({ from, to, mends: [spelled(syntax, from, to, word)], unsure: !sure });
     }
     // A word may stand in several sets: the first finding at a place is enough.

@@ -61,6 +61,7 @@ export const compoundHyphen = markCheck({
   },
   find(syntax) {
     const found: Found[] = [];
+    if (!syntax.text.includes("ly-")) return found;
     for (const [unit, word] of syntax.words.entries()) {
       if (!word.form.includes("ly-")) continue;
       const match = /^(\p{L}{3,}ly)-(\p{L}+(?:ed|en|wn|lt|ilt|ing|ade))$/u.exec(word.form);

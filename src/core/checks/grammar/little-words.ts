@@ -44,9 +44,19 @@ export const missingWord = markCheck({
     "thanks [the|his|her|their|our] NOUN , => to $2",
     "PPS|PPSS|NOUN go|goes|going|went [the] shop|office|quay|harbour|station|market|library|school|museum => to the",
   ],
+  // "because the content, while short, is": the clause may still have its verb.
+  unsure: ({ pattern }) => pattern.source.startsWith("because"),
   accepts: ({ bounds, pattern }, { words, tags }) => {
     const marked = bounds[2 * pattern.marked.from] ?? 0;
     const before = words[(bounds[0] ?? 0) - 1]?.form ?? "";
+    // "try find", where a command is named; "nothing need be done".
+    if (
+      /^(?:find|make)$/.test(words[marked]?.form ?? "") ||
+      (/^needs?$/.test(words[marked - 1]?.form ?? "") && words[marked]?.form === "be")
+    ) {
+      return false;
+    }
+    if (words[marked]?.form === "have" && TAG_SETS.PAST[tags[marked + 1] ?? 0]) return false;
     if (pattern.source.startsWith("need|needs")) {
       if (/^(?:not|n't|he|she|it|who|nor|you|we|they|i|one)$/.test(words[marked - 1]?.form ?? ""))
         return false;

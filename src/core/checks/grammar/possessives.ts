@@ -1,8 +1,9 @@
-import type { Syntax } from "../../language/syntax.ts";
-import { written } from "../../language/syntax.ts";
+import { ownerForm } from "../../language/mark-slots.ts";
+import { type Syntax, written } from "../../language/syntax.ts";
 import { TAG, TAG_SETS, tagSet } from "../../language/tag-sets.ts";
 import type { Trigrams } from "../../language/trigrams.ts";
 import { type Found, markCheck } from "../mark-check.ts";
+import { betterChoices } from "./better-choices.ts";
 
 /** "The gauge's were read": an apostrophe in a plain plural. */
 export const apostrophePlural = markCheck({
@@ -20,9 +21,15 @@ export const apostrophePlural = markCheck({
     { leave: "It is a friend of my sister’s. We went to the clerk’s." },
   ],
   reason: "A plural takes no apostrophe: “{1}”.",
-  find(syntax, { words: table, lexicon }) {
+  find(syntax, language) {
     const found: Found[] = [];
+    const { words: table, lexicon } = language;
     const { words, tags } = syntax;
+    for (const { from, to, best, sure } of betterChoices(syntax, language, "owner")) {
+      if (best !== 0 || mayOwn(syntax, from)) continue;
+      const plural = ownerForm(words[from]?.form ?? "", false, table);
+      if (lexicon.varieties(plural) !== 0) found.push({ from, to, mends: [plural], unsure: !sure });
+    }
     for (const [unit, word] of words.entries()) {
       if (word.form !== "'s" || unit < 1) continue;
       const noun = unit - 1;
@@ -35,11 +42,45 @@ export const apostrophePlural = markCheck({
       if (/\p{Lu}/u.test(written(syntax, noun))) continue;
       const plural = table.inflect(form, "NNS");
       if (lexicon.varieties(plural) === 0 || plural === form) continue;
+      if (found.some(({ from }) => from === noun)) continue;
       if (isPlural(syntax, noun)) found.push({ from: noun, to: unit + 1, mends: [plural] });
     }
     return found;
   },
 });
+
+/**
+ * Where the model is not believed: "the log's lost" may be "is", "a friend of my sister's" and "at the
+ * clerk's" leave out what is owned, and "the gauge's float is worn" has its thing and its verb.
+ */
+function mayOwn(syntax: Syntax, noun: number): boolean {
+  const { words, tags, verbAt, verbGroups, nounGroups, nounAt } = syntax;
+  const next = noun + 2;
+  const after = next < tags.length ? (tags[next] ?? 0) : TAG["."];
+  const group = nounGroups[nounAt[noun] ?? -1];
+  const from = group?.from ?? noun;
+  const first = words[from]?.form ?? "";
+  const before = words[from - 1]?.form ?? "";
+  if (from < noun && ONE_OWNER.test(first)) return words[from + 1]?.form !== "few";
+  const determined = from < noun && (tags[from] === TAG.DT || tags[from] === TAG.PRP$);
+  if (!determined || MANY.has(first)) return false;
+  if (TAG_SETS.STOP[after]) return /^(?:of|to|at|from|as|than|with|in)$/.test(before);
+  let clause = from;
+  while (clause > (syntax.sentenceFrom[noun] ?? 0) && tags[clause - 1] !== TAG[","]) clause--;
+  if (IS_FOLLOWED[after] && !hasVerb(syntax, noun, clause)) return true;
+  const verb = verbGroups[verbAt[next + 1] ?? -1];
+  return TAG_SETS.NOMINAL[after] === 1 && verb?.finite === next + 1;
+}
+
+/** Whether a sentence, or what of it begins at `start`, has a finite verb beside the 's of a noun. */
+function hasVerb(syntax: Syntax, noun: number, start = syntax.sentenceFrom[noun] ?? 0): boolean {
+  const { sentenceTo, verbGroups, tags } = syntax;
+  const end = sentenceTo[noun] ?? tags.length;
+  return verbGroups.some((one) => one.finite >= start && one.to <= end && one.finite !== noun + 1);
+}
+
+const ONE_OWNER = /^(?:an?|each|every|this|that|another|one|either|neither)$/;
+const IS_FOLLOWED = tagSet("VBN", "VBG", "JJ", "RB", "NOT");
 
 /** Whether a noun with 's owns nothing and is no "is": what follows it cannot be owned. */
 function isPlural(syntax: Syntax, noun: number): boolean {
@@ -64,12 +105,7 @@ function isPlural(syntax: Syntax, noun: number): boolean {
     );
   }
   // Without another verb in the sentence, 's is one.
-  const start = syntax.sentenceFrom[noun] ?? 0;
-  const end = syntax.sentenceTo[noun] ?? tags.length;
-  const clause = verbGroups.some(
-    (one) => one.finite >= start && one.to <= end && one.finite !== noun + 1,
-  );
-  if (!clause) return many && TAG_SETS.STOP[after] === 1;
+  if (!hasVerb(syntax, noun)) return many && TAG_SETS.STOP[after] === 1;
   if (first === "a" || first === "an" || PERSONS.test(words[noun]?.form ?? "")) return many;
   if (after === TAG.CC && TAG_SETS.NOMINAL[tags[next + 1] ?? 0]) return tags[next + 1] === TAG.NNS;
   if (form === "ago" || form === "later") return true;
@@ -142,9 +178,20 @@ export const missingApostrophe = markCheck({
     "a|one [years] leave|pay|wages|experience|work => year’s",
     "a [hours] NN => hour’s",
   ],
-  find(syntax, { words: table, trigrams, lexicon }) {
+  find(syntax, language) {
     const found: Found[] = [];
+    const { words: table, trigrams, lexicon } = language;
     const { words, tags, nounGroups } = syntax;
+    const ownersOf = (unit: number) => {
+      const at = written(syntax, unit);
+      const singular = ownerForm(words[unit]?.form ?? "", true, table).replace("'", "’");
+      const many = tags[unit - 1] === TAG.CD || isPluralWord(words[unit - 1]?.form ?? "");
+      return many ? [`${at}’`] : [singular, `${at}’`];
+    };
+    for (const { from, to, best, sure } of betterChoices(syntax, language, "owner")) {
+      if (best !== 1 || ATTRIBUTIVE.has(words[from]?.form ?? "")) continue;
+      found.push({ from, to, mends: ownersOf(from), unsure: !sure });
+    }
     for (const group of nounGroups) {
       if (group.pronoun || group.to - group.from < 2) continue;
       for (let unit = group.from; unit < group.to - 1; unit++) {
@@ -158,12 +205,8 @@ export const missingApostrophe = markCheck({
         if (singular === form || lexicon.varieties(singular) === 0) continue;
         if (!isOwner(syntax, unit, group.from)) continue;
         if (trigrams && !ownsIt(form, singular, words[next]?.form ?? "", trigrams)) continue;
-        const at = written(syntax, unit);
-        const mends =
-          tags[unit - 1] === TAG.CD || isPluralWord(words[unit - 1]?.form ?? "")
-            ? [`${at}’`]
-            : [`${singular}’s`, `${at}’`];
-        found.push({ from: unit, to: unit + 1, mends });
+        if (found.some(({ from }) => from === unit)) continue;
+        found.push({ from: unit, to: unit + 1, mends: ownersOf(unit) });
       }
     }
     return found;
@@ -216,6 +259,7 @@ export const pluralOfFigures = markCheck({
   find(syntax) {
     const found: Found[] = [];
     const { units, text } = syntax;
+    if (!/[A-Z0]['’]s/.test(text)) return found;
     for (const [unit, { from, to }] of units.entries()) {
       const code = text.charCodeAt(from);
       if (!(code >= 48 && code <= 57) && !(code >= 65 && code <= 90)) continue;

@@ -125,6 +125,9 @@ export const whoWhom = markCheck({
     if (words[marked]?.form === "who") {
       // "depends on who is there": the whole clause is the object.
       const next = words[marked + 1]?.form ?? "";
+      // "judged by who you are", "keep track of who did what": a question within the sentence.
+      if (/^(?:am|are|is|was|were|be)$/.test(words[marked + 2]?.form ?? "")) return false;
+      if (/^(?:did|do|does)$/.test(next) && !TAG_SETS.PRONOUN[tags[marked + 2] ?? 0]) return false;
       if (/^(?:is|are|was|were|did|do|does)$/.test(next)) {
         return marked - 1 === 0 ||
           /^(?:did|do|does)$/.test(next) ||

@@ -1,8 +1,9 @@
 import { NAME } from "../../language/lexicon.ts";
 import { type Syntax, written } from "../../language/syntax.ts";
-import { TAG, TAG_SETS } from "../../language/tag-sets.ts";
+import { TAG, TAG_SETS, tagSet } from "../../language/tag-sets.ts";
 import type { Choice } from "../check.ts";
 import { type Found, markCheck } from "../mark-check.ts";
+import { betterChoices } from "./better-choices.ts";
 import { sentencesOf } from "./sentences.ts";
 
 const NOT_SENTENCES = ["heading", "cell", "caption", "item"] as const;
@@ -26,6 +27,11 @@ export const questionMark = markCheck({
   ],
   reason: "A question ends with a question mark, a reported one with a full stop.",
   notIn: ["heading", "cell"],
+  at: [
+    "<s> what|where|who|whom|whose|why|how|which|when",
+    "<s> do|does|did|is|are|was|were|has|have|can|could|will|would",
+    "ask~|asks|asked|wonder~|wanted who|what|where|whom|whose|why|how|which|when|if|whether|to",
+  ],
   find(syntax) {
     const found: Found[] = [];
     const { words, tags, units } = syntax;
@@ -173,35 +179,52 @@ export const finalMark = markCheck({
   ],
   reason: "The sentence ends without a mark.",
   notIn: NOT_SENTENCES,
-  find(syntax, _language, block) {
+  find(syntax, language, block) {
     const found: Found[] = [];
-    const { units, text, words, tags } = syntax;
+    const { units, text } = syntax;
     for (let unit = 1; unit < units.length - 2; unit++) {
       if (isMissingStop(syntax, unit)) found.push(withStop(syntax, unit));
+    }
+    for (let unit = 2; unit < units.length - 3; unit++) {
+      if (runsOn(syntax, unit)) found.push({ ...withStop(syntax, unit), unsure: true });
+    }
+    for (const { from, sure } of betterChoices(syntax, language, "stop")) {
+      const unit = from - 1;
+      if (found.some((one) => one.from === unit)) continue;
+      found.push({ ...withStop(syntax, unit), unsure: !sure });
     }
     const last = units.length - 1;
     const unit = units[last];
     if (!unit) return found;
-    const from = syntax.sentenceFrom[last] ?? 0;
-    const ending = text.slice(unit.from, unit.to);
-    const opens = /^[“"‘']?\p{Lu}/u.test(text.slice(units[from]?.from ?? 0));
-    if (!/^[\p{L}\p{N}’'”")\]%]+$/u.test(ending) || !opens || text.includes("|")) return found;
-    const closing = /^[’'”")\]]+$/.test(ending);
-    if (closing && /[.?!:;,…]/.test(text[unit.from - 1] ?? "")) return found;
-    // Other sentences around it, or one of some length: a line of a list or a title is neither.
-    const verb = syntax.verbGroups.find((one) => one.finite > from && one.to <= last + 1);
-    const others = block.sentences.length > 1;
-    const whole = verb && (others || text.length > 120);
-    const lastTag = tags[last] ?? 0;
-    const open =
-      lastTag === TAG.IN || lastTag === TAG.CS || lastTag === TAG.CC || lastTag === TAG.DT;
-    if (!whole || open || lastTag === TAG.TO || lastTag === TAG.VBG) return found;
-    if (/^(?:like|say|write|be|is|are|following|example|instance)$/.test(words[last]?.form ?? ""))
-      return found;
+    const closing = /^[’'”")\]]+$/.test(text.slice(unit.from, unit.to));
+    if (!endsOpenly(syntax, last, closing, block.sentences.length)) return found;
     found.push(withStop(syntax, last, closing));
     return found;
   },
 });
+
+/** A line of this many characters with a verb is a sentence, not an entry or a title. */
+const WHOLE_LENGTH = 75;
+const NO_END = tagSet("IN", "CS", "CC", "DT", "TO");
+const LEADS_ON = new Set("like say write be is are following example instance".split(" "));
+
+/** Whether a block of so many sentences ends in one that has no mark, though it is running text. */
+function endsOpenly(syntax: Syntax, last: number, closing: boolean, sentences: number): boolean {
+  const { units, text, tags, words } = syntax;
+  const { from: start, to: end } = units[last] ?? { from: 0, to: 0 };
+  if (!/^[\p{L}\p{N}’'”")\]%]+$/u.test(text.slice(start, end)) || text.includes("|")) return false;
+  if (closing && /[.?!:;,…]/.test(text[start - 1] ?? "")) return false;
+  const from = syntax.sentenceFrom[last] ?? 0;
+  const opens = /^[“"‘'(]?[\p{Lu}\d]/u.test(text.slice(units[from]?.from ?? 0));
+  const verb = syntax.verbGroups.some((one) => one.finite > from && one.to <= last + 1);
+  const lastTag = tags[last] ?? 0;
+  if (NO_END[lastTag] || LEADS_ON.has(words[last]?.form ?? "")) return false;
+  // Other sentences around it, or one of some length: a line of a list or a title is neither.
+  if (sentences > 1) return opens && (verb || last - from >= LEAST_PART);
+  return opens && verb && text.length > WHOLE_LENGTH && lastTag !== TAG.VBG;
+}
+/** Units of a sentence without a verb at the end of a paragraph of sentences. */
+const LEAST_PART = 5;
 
 /** A full stop after a unit, or before it where it closes. */
 function withStop({ units, text }: Syntax, unit: number, closing = false): Found {
@@ -220,6 +243,8 @@ function withStop({ units, text }: Syntax, unit: number, closing = false): Found
 function isMissingStop(syntax: Syntax, unit: number): boolean {
   const { tags, words, verbGroups, verbAt, nounGroups, nounAt, units, text } = syntax;
   const next = unit + 1;
+  const code = text.charCodeAt(units[next]?.from ?? 0);
+  if (!(code >= 65 && code <= 90)) return false;
   if (syntax.sentenceFrom[unit] !== syntax.sentenceFrom[next]) return false;
   const opener = written(syntax, next);
   if (!opensSentence(syntax, next, opener)) return false;
@@ -243,6 +268,37 @@ function isMissingStop(syntax: Syntax, unit: number): boolean {
     if (verb && verb.finite >= 0) return words[unit]?.form !== "the";
   }
   return false;
+}
+
+const NOUN_LIKE = tagSet("NN", "NNS", "RB", "PPO", "CD", "RP");
+const LEADS_IN = tagSet("IN", "CS", "WRB", "VBG", "CC", "RB");
+const OBJECT = tagSet("DT", "PRP$", "PPO", "CD", "CS", ":");
+/** "The day I met the keeper": a clause may follow these without a word between. */
+const CLAUSE_NOUNS = new Set(
+  "day days time times moment way ways reason place year years night morning evening week month thing things man men people one ones all hour minute first last now once soon so then but".split(
+    " ",
+  ),
+);
+
+/** "in ten blocks I stayed behind him": a subject in capitals, its verb and an object after a whole clause. */
+function runsOn(syntax: Syntax, unit: number): boolean {
+  const { tags, words, verbGroups, verbAt, units, text } = syntax;
+  const next = unit + 1;
+  const code = text.charCodeAt(units[next]?.from ?? 0);
+  if (!(code >= 65 && code <= 90) || !NOUN_LIKE[tags[unit] ?? 0]) return false;
+  const name = TAG_SETS.NAME[tags[next] ?? 0] === 1;
+  if (words[next]?.form !== "i" && !name) return false;
+  if (!/^[\p{Ll}\d]+$/u.test(written(syntax, unit)) || CLAUSE_NOUNS.has(words[unit]?.form ?? ""))
+    return false;
+  if (text.slice(units[unit]?.to, units[next]?.from) !== " ") return false;
+  const verb = verbGroups[verbAt[next + 1] ?? -1];
+  if (!verb || verb.finite !== next + 1 || (name && tags[verb.finite] !== TAG.VBD)) return false;
+  const from = syntax.sentenceFrom[unit] ?? 0;
+  // "As he passed it Barton turned": an opening that some set off with a comma, and some do not.
+  if (LEADS_IN[tags[from] ?? 0]) return false;
+  for (let at = unit - 2; at < unit; at++) if (tags[at] === TAG.CC) return false;
+  if (from !== syntax.sentenceFrom[verb.to] || !OBJECT[tags[verb.to] ?? 0]) return false;
+  return verbGroups.some((one) => one.finite >= from && one.to <= unit + 1);
 }
 
 const STRICT_OPENERS = /^(?:It|He|She|They|We|But|However|This|These|There|The|Each)$/;

@@ -37,6 +37,7 @@ export const fragment = markCheck({
   ],
   reason: "This clause leans on another and stands alone.",
   notIn: NOT_SENTENCES,
+  at: ["<s> because|although|whereas|until|unless|which"],
   find(syntax) {
     const found: Found[] = [];
     const { words, tags, text, units } = syntax;
@@ -119,6 +120,7 @@ export const commaSplice = markCheck({
   ],
   reason: "Both halves are sentences; a comma is too little between them.",
   notIn: NOT_SENTENCES,
+  at: [", i|he|she|it|we|they|you|there|this|nobody|everyone"],
   find(syntax) {
     const found: Found[] = [];
     const { words, tags, units, text } = syntax;
@@ -304,6 +306,9 @@ export const danglingOpening = markCheck({
   ],
   reason: "The opening belongs to “{subject}”, which can hardly be meant.",
   notIn: NOT_SENTENCES,
+  at: [
+    "walking|looking|reading|having|opening|closing|running|driving|sitting|standing|turning|entering|arriving|leaving|coming|going|hearing|seeing|waiting|climbing|sailing",
+  ],
   find(syntax) {
     const found: Found[] = [];
     const { words, tags, nounGroups, nounAt } = syntax;
@@ -374,6 +379,7 @@ export const tenseShift = markCheck({
     { leave: "The book was written there and is now lost." },
   ],
   reason: "The verb before it stands in another tense: “{1}”.",
+  at: ["and VBD|VBZ"],
   find(syntax, { words: table }) {
     const found: Found[] = [];
     const { words, tags, verbGroups } = syntax;

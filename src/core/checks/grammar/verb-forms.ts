@@ -1,10 +1,11 @@
 import type { Language } from "../../language/analysis.ts";
 import { formOf } from "../../language/choice-models.ts";
 import { fitOf, idsAround } from "../../language/fit.ts";
-import { VERB } from "../../language/lexicon.ts";
+import { ADJECTIVE, ADVERB, NAME, NOUN, VERB } from "../../language/lexicon.ts";
 import { FORMS, formsOfWritten } from "../../language/slot-finder.ts";
 import { type Syntax, written } from "../../language/syntax.ts";
 import { TAG, TAG_SETS, tagSet } from "../../language/tag-sets.ts";
+import type { WordTable } from "../../language/words.ts";
 import { type Found, markCheck } from "../mark-check.ts";
 import { betterChoices } from "./better-choices.ts";
 
@@ -30,7 +31,8 @@ export const verbForm = markCheck({
     const found: Found[] = [];
     const add = (from: number, form: string, unsure = false, told = false) => {
       const own = syntax.words[from]?.form ?? "";
-      if (form === own || found.some((one) => one.from === from)) return;
+      if (form === own || found.some((one) => one.from === from) || TWO_PARTICIPLES.has(own))
+        return;
       const reason = `After “${governor(syntax, from)}” the verb is “{1}”.`;
       found.push({
         from,
@@ -42,7 +44,7 @@ export const verbForm = markCheck({
       });
     };
     for (const [unit, tag] of syntax.tags.entries()) {
-      const wanted = plainForm(syntax, unit, tag);
+      const wanted = plainForm(syntax, unit, tag, table);
       if (wanted < 0) continue;
       const form = syntax.words[unit]?.form ?? "";
       add(unit, formOf(form, wanted, table), false, true);
@@ -70,6 +72,13 @@ export const verbForm = markCheck({
   },
 });
 
+/** Past forms that serve as participles beside another one; common practice. */
+const TWO_PARTICIPLES = new Set(
+  "showed proved mowed sewed sowed sawed swelled shaved got woke dreamed leaned learned spelled spoiled burned".split(
+    " ",
+  ),
+);
+
 const HAVE = new Set(["have", "has", "had", "'ve"]);
 const BE = new Set(["is", "are", "was", "were", "been", "being", "am"]);
 
@@ -95,7 +104,9 @@ function governorOf(syntax: Syntax, unit: number): number {
 }
 
 /** The form that leaves no doubt, as an index into FORMS; -1 where there is none. */
-function plainForm(syntax: Syntax, unit: number, tag: number): number {
+function plainForm(syntax: Syntax, unit: number, tag: number, table: WordTable): number {
+  const byWord = formByWord(syntax, unit, table);
+  if (byWord >= 0) return byWord;
   if (!TAG_SETS.VERB[tag]) return -1;
   const { words, tags } = syntax;
   const start = syntax.sentenceFrom[unit] ?? 0;
@@ -114,8 +125,16 @@ function plainForm(syntax: Syntax, unit: number, tag: number): number {
     (tag === TAG.VBD || tag === TAG.VBZ)
   )
     return BARE;
-  if (tags[at] === TAG.MD && tag === TAG.VBG && !/^(?:need|like)$/.test(before)) return BARE;
-  if (/^(?:did|does|do)$/.test(before) && at < unit - 1 && (tag === TAG.VBD || tag === TAG.VBZ))
+  // "What will reading it bring?": the subject is still to come.
+  const subject = TAG_SETS.NOMINAL[tags[at - 1] ?? 0] || TAG_SETS.PRONOUN[tags[at - 1] ?? 0];
+  if (tags[at] === TAG.MD && tag === TAG.VBG && subject && !/^(?:need|like)$/.test(before))
+    return BARE;
+  if (
+    /^(?:did|does|do)$/.test(before) &&
+    at < unit - 1 &&
+    !BE.has(form) &&
+    (tag === TAG.VBD || tag === TAG.VBZ)
+  )
     return BARE;
   if (tags[at] === TAG.TO) {
     if (tag === TAG.VBD && PAST_ONLY.has(form)) return BARE;
@@ -126,9 +145,77 @@ function plainForm(syntax: Syntax, unit: number, tag: number): number {
   if ((HAVE.has(before) || BE.has(before)) && PAST_ONLY.has(form)) return PARTICIPLE;
   if (HAVE.has(before) && at === unit - 1 && form === "be") return PARTICIPLE;
   // "was greet with", "is lock at": a base form that cannot be a noun's part.
-  if (BE.has(before) && tag === TAG.VB && form !== "be" && next === TAG.IN) return PARTICIPLE;
+  if (BE.has(before) && namesDeed(syntax, unit)) return -1;
+  const quality = ((words[unit]?.traits ?? 0) & ADJECTIVE) !== 0;
+  if (BE.has(before) && tag === TAG.VB && form !== "be" && next === TAG.IN && !quality)
+    return PARTICIPLE;
   return -1;
 }
+
+/** What tells without the tagger, which a wrong form misleads: words that are verbs and nothing else. */
+function formByWord(syntax: Syntax, unit: number, table: WordTable): number {
+  const { words, tags } = syntax;
+  const before = words[unit - 1]?.form ?? "";
+  const have = HAVE.has(before);
+  if (
+    (!have && before !== "to" && !BE.has(before)) ||
+    unit <= (syntax.sentenceFrom[unit] ?? 0) + 1
+  ) {
+    return -1;
+  }
+  const { form = "", traits = 0 } = words[unit] ?? {};
+  const shown = written(syntax, unit);
+  const following = written(syntax, unit + 1);
+  if (/\p{Lu}/u.test(shown) || /\d/.test(following)) return -1;
+  if (have && /^(?:was|were|is|are)$/.test(form)) {
+    // "The one we had was broken": what is had stands before.
+    const follows = tags[unit + 1] === TAG.VBN || tags[unit + 1] === TAG.VBG;
+    const subject = syntax.nounGroups[syntax.nounAt[unit - 2] ?? -1];
+    const ahead = (subject?.from ?? unit - 2) - 1;
+    const gap = TAG_SETS.NOMINAL[tags[ahead] ?? 0] || TAG_SETS.WH[tags[ahead] ?? 0];
+    return follows && !gap && !/^(?:that|all)$/.test(words[ahead]?.form ?? "") ? PARTICIPLE : -1;
+  }
+  const lemma = table.verb(form);
+  const participle = table.inflect(lemma, "VBN");
+  const asked = before === "to" && INFINITIVE_AFTER.test(words[unit - 2]?.form ?? "");
+  const only = (traits & (VERB | NOUN | ADJECTIVE | ADVERB | NAME)) === VERB && !BE.has(form);
+  if (!only && !(asked && traits & VERB)) return -1;
+  if (before === "to") {
+    if (form === lemma || form === participle || form.endsWith("ing")) return -1;
+    // "points to commits": many nouns of the trade are verbs to a dictionary.
+    const leads = tags[unit - 2] ?? 0;
+    const led = leads === TAG.NN || leads === TAG.NNS || leads === TAG.JJ;
+    const open =
+      tags[unit - 1] === TAG.TO && led && !BE.has(form) && TAKEN[tags[unit + 1] ?? 0] === 1;
+    return open || asked ? BARE : -1;
+  }
+  // "What it lets you do is install it": what is done stands alone.
+  if (BE.has(before) && namesDeed(syntax, unit)) return -1;
+  // "have write access", "if Linux has commit 6d1e": it belongs to a noun or names one.
+  const next = tags[unit + 1] ?? 0;
+  if (TAG_SETS.NOUN[next] || TAG_SETS.NAME[next] || next === TAG.CD || next === TAG.CC) return -1;
+  if (/e[dn]$/.test(form)) return -1;
+  return form === lemma && form !== participle && !MODAL_LIKE.test(form) ? PARTICIPLE : -1;
+}
+/** What a verb may take right after it. */
+const TAKEN = tagSet("DT", "PRP$", "PPO", "JJ", "NN", "NNS", "NNP", "CS");
+const INFINITIVE_AFTER =
+  /^(?:enough|necessary|able|unable|difficult|easy|hard|possible|impossible|important|likely|unlikely|eager|ready|willing|want|wants|wanted|wish|wishes|wished|choose|chooses|chose|decide|decides|decided|try|tries|tried|trying|hope|hopes|hoped|plan|plans|planned|learn|learned|learnt|seem|seems|seemed|manage|manages|managed|fail|fails|failed|refuse|refuses|refused|begin|begins|began|ought|tend|tends|tended|expect|expects|expected|intend|intends|intended|continue|continues|continued|attempt|attempts|attempted)$/;
+/** "The best way is install it": what is wanted there is "to". */
+const DEEDS =
+  /^(?:way|ways|thing|things|step|steps|idea|option|task|goal|job|solution|trick|rule|approach|method|plan|all|what)$/;
+const IS_DONE = /^(?:do|does|did|done|to|doing)$/;
+
+/** "What it lets you do is install it", "the first step is rename the file". */
+function namesDeed({ words, sentenceFrom }: Syntax, unit: number): boolean {
+  if (IS_DONE.test(words[unit - 2]?.form ?? "")) return true;
+  for (let at = sentenceFrom[unit] ?? 0; at < unit - 1; at++) {
+    if (DEEDS.test(words[at]?.form ?? "")) return true;
+  }
+  return false;
+}
+
+const MODAL_LIKE = /^(?:be|have|do|go|let|ought|dare|except|save)$/;
 
 const BARE = FORMS.indexOf("bare");
 const PARTICIPLE = FORMS.indexOf("participle");

@@ -62,10 +62,11 @@ export const baseForPast = markCheck({
     { wrong: "They finish the wall yesterday.", right: "They finished the wall yesterday." },
     { wrong: "She writes to us last week.", right: "She wrote to us last week." },
     { wrong: "The tide turns an hour ago.", right: "The tide turned an hour ago." },
-    { leave: "They write that the wall fell yesterday." },
+    { leave: "They know that the wall fell yesterday." },
     { leave: "They know it is a year ago." },
   ],
   reason: "The time is past, and so is the verb: “{1}”.",
+  at: ["yesterday|ago", "last night|week|month|year|summer|winter|spring|autumn|monday|friday"],
   find(syntax, { words: table }) {
     const found: Found[] = [];
     const { words, verbGroups, sentenceFrom, sentenceTo } = syntax;
@@ -128,6 +129,10 @@ export const bareInfinitive = markCheck({
   accepts: ({ bounds, pattern }, { words }) => {
     const before = words[(bounds[0] ?? 0) - 1]?.form ?? "";
     if (pattern.source.startsWith("let|lets the") && /^(?:is|was|are|were|be|been|,)$/.test(before))
+      return false;
+    // "made the decision to stop": the infinitive belongs to the noun.
+    const noun = words[bounds[4] ?? 0]?.form ?? "";
+    if (/^(?:decision|choice|effort|attempt|plan|promise|offer|move|time|room|case)$/.test(noun))
       return false;
     return !/^(?:is|was|are|were|be|been|being)$/.test(before);
   },
@@ -205,6 +210,11 @@ export const gerundAfterPreposition = markCheck({
     const marked = bounds[2 * pattern.marked.from] ?? 0;
     const form = words[marked]?.form ?? "";
     const first = words[bounds[0] ?? 0]?.form ?? "";
+    // "instead of make", "versions of make": a command by its name.
+    const object = /^[\p{L}\d]/u.test(words[marked + 1]?.form ?? "");
+    const clause = tags[marked + 1] === TAG.CS || tags[marked + 1] === TAG.WRB;
+    if (first === "instead" && (!object || clause || form === "make")) return false;
+    if (first === "of" && (form === "make" || form === "go")) return false;
     if (/^by|for\|about/.test(pattern.source) && !TAG_SETS.VERB[tags[marked] ?? 0]) return false;
     // "the day before put the", "what he asked for make the": a clause may end there.
     if (first === "for" || first === "before" || first === "after" || first === "of") {

@@ -37,19 +37,24 @@ export const sentenceStart: Check = {
 function examine({ kind, text, tokens, spans }: AnalysedBlock, { lexicon }: Language): Fact[] {
   if (kind === "code" || kind === "reference" || kind === "cell") return [];
   const facts: Fact[] = [];
-  const known = (word: string) => lexicon.varieties(word) !== 0 && !lexicon.isRare(word);
+  const isWord = (word: string) => lexicon.varieties(word) !== 0 && !lexicon.isRare(word);
+  const known = (word: string) => isWord(word) || word.split("-").every(isWord);
   for (const [index, stop] of tokens.entries()) {
     if (text[stop.from] !== "." || stop.to - stop.from !== 1) continue;
     const before = tokens[index - 1];
     const after = tokens[index + 1];
     if (before?.to !== stop.from || after?.kind !== "word") continue;
-    if (before.kind !== "word" && before.kind !== "number") continue;
     if (!/^\s+$/.test(text.slice(stop.to, after.from))) continue;
-    const ended = text.slice(before.from, before.to);
+    // What stands in brackets closes with its last word.
+    const closes = text[before.from] === ")" && index > CLOSING_FROM;
+    const last = closes ? tokens[index - 2] : before;
+    if (last?.kind !== "word" && last?.kind !== "number") continue;
+    const ended = text.slice(last.from, last.to);
     const begun = text.slice(after.from, after.to);
     if (
-      !/^(?:\p{L}\p{Ll}+(?:[-'’]\p{Ll}+)*|\d{2,}['’]?s?)$/u.test(ended) ||
-      !/^\p{Ll}[\p{Ll}'’]*$/u.test(begun)
+      !/^(?:\p{L}\p{Ll}*(?:[-'’]\p{Ll}+)*|\d+['’]?s?)$/u.test(ended) ||
+      (ended.length < 2 && (index < CLOSING_FROM || !/\d/.test(ended))) ||
+      !/^\p{Ll}[\p{Ll}'’-]*$/u.test(begun)
     )
       continue;
     const lower = ended.toLowerCase();
@@ -67,6 +72,9 @@ function examine({ kind, text, tokens, spans }: AnalysedBlock, { lexicon }: Lang
   }
   return facts;
 }
+
+/** The first tokens of a block may be its number: "(a). the", "1. the". */
+const CLOSING_FROM = 6;
 
 /** Words that seldom follow an abbreviation inside a sentence. */
 const OPENERS = new Set(

@@ -230,6 +230,8 @@ export const negative = markCheck({
   aPage: 2,
 });
 
+const isLargeNumber = (form: string) => /^(?:billions?|trillion)$/.test(form);
+
 /** Words that mean one thing here and another there. */
 export const doubleMeaning = markCheck({
   id: "wording/double-meaning",
@@ -252,10 +254,19 @@ export const doubleMeaning = markCheck({
     "[next] @weekdays => this | on :: Is it the coming one or the one after?",
     "the meeting|vote|motion|bill|question was [tabled] => put forward | put off :: In Britain it was put forward, in the US put off.",
     "to [table] the motion|bill|question => put forward | put off :: In Britain it is put forward, in the US put off.",
+    "[billion|billions|trillion] :: “{}” is a thousand times more in older British and in other European use; a figure leaves no doubt.",
     "[sanction~/VERB] the => approve~1 | punish~1 :: “{}” may mean allowed or punished.",
   ],
+  accepts({ bounds }, { words }) {
+    // A large number is told of once in a paragraph.
+    const unit = bounds[0] ?? 0;
+    const { form = "" } = words[unit] ?? {};
+    return !isLargeNumber(form) || words.findIndex((word) => word.form === form) === unit;
+  },
+  unsure: ({ bounds }, { words }) => isLargeNumber(words[bounds[0] ?? 0]?.form ?? ""),
   find(syntax, _language, block) {
     const found: Found[] = [];
+    if (!block.text.includes("/")) return found;
     for (const { 0: date, index } of block.text.matchAll(
       /\b(?:0?[1-9]|1[0-2])\/(?:0?[1-9]|1[0-2])\/(?:\d\d)?\d\d\b/g,
     )) {
@@ -268,17 +279,6 @@ export const doubleMeaning = markCheck({
         to: to < 0 ? syntax.units.length : to,
         mends: [],
         reason: `Is “${date}” the day or the month first? Spell the month, or write the year first.`,
-      });
-    }
-    for (const [unit, word] of syntax.words.entries()) {
-      if (word.form !== "billion" && word.form !== "billions" && word.form !== "trillion") continue;
-      if (block.text.slice(0, syntax.units[unit]?.from).includes(word.form)) continue;
-      found.push({
-        from: unit,
-        to: unit + 1,
-        mends: [],
-        reason: `“${written(syntax, unit)}” is a thousand times more in older British and in other European use; a figure leaves no doubt.`,
-        unsure: true,
       });
     }
     return found;

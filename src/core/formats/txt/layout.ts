@@ -41,7 +41,10 @@ export function layOutText(source: string): TextLayout {
     const text = source.slice(first.from, first.to);
     if (lines.length === 1 && (underlined || isShouted(text)))
       add(lines, { kind: "heading", level: 1 });
-    else for (const block of split(source, lines, wrapped)) add(block.lines, block.props);
+    else {
+      const runsOn = wrapped || isWrappedGroup(source, lines);
+      for (const block of split(source, lines, runsOn)) add(block.lines, block.props);
+    }
   }
   const assembled = assemble(raw);
   const map = new SourceMap(assembled.text.length);
@@ -93,6 +96,17 @@ function isHardWrapped(groups: readonly Line[][]): boolean {
   }
   return full > others;
 }
+
+/** Lines of much the same length, one of which goes on in small letters: a wrapped paragraph anywhere. */
+function isWrappedGroup(source: string, lines: readonly Line[]): boolean {
+  const full = lines.slice(0, -1).map(({ from, to }) => to - from);
+  if (full.length === 0 || Math.max(...full) > WRAP_TO || Math.min(...full) < WRAP_FROM)
+    return false;
+  const goesOn = lines.slice(1).some(({ from }) => /\p{Ll}/u.test(source[from] ?? ""));
+  return goesOn && Math.max(...full) - Math.min(...full) <= RAGGED;
+}
+/** By how much the lines of a wrapped paragraph may differ. */
+const RAGGED = 25;
 
 function isShouted(text: string): boolean {
   return text.length < 80 && /\p{Lu}{3}/u.test(text) && !/\p{Ll}/u.test(text);

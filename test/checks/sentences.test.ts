@@ -1,0 +1,129 @@
+import assert from "node:assert/strict";
+import { describe, test } from "node:test";
+import { applyEdits } from "../../src/core/manuscript/edits.ts";
+import { marksOf } from "../support/marks.ts";
+
+/**
+ * Sentences beyond the checks' own examples: what misled a check when its marks in read-me files,
+ * change logs and protocols were judged by hand, and slips of the same kinds that were real.
+ */
+const LEFT_ALONE = [
+  "The reason for not allowing other keys is that the log reserves them.",
+  "The pump often degenerates at high tides and can even stop.",
+  "A rare sign flip in the record has been fixed.",
+  "The first entry to expect is shown to the keeper.",
+  "Some readers of this gauge are only looking for the second figure.",
+  "A lot of old wire was pulled out and replaced.",
+  "The repair team schedules rebuilds for the gauges that need them.",
+  "We assume that the name of the well and its depth are passed on.",
+  "None of these lamps is fit for use in the tower.",
+  "The program preserves comments when it writes the log.",
+  "This configure option allows the keeper to build the chart.",
+  "Does Marlow handle such gauges?",
+  "The examples/ folder is still there and for simple cases only.",
+  "Use of these methods is open to question.",
+  "The sum of the two values is often used as the mean.",
+  "The keeper and her brother live by the quay, and so does the clerk.",
+  "That boats leave at noon is known to all.",
+  "What he saw from the tower was two lamps.",
+  "There is bread and there is cheese.",
+  "The number of boats has grown, and a number of them are new.",
+  "The entry refers to readings that were made before.",
+  "The clerk must have write access to the log.",
+  "When this page is typeset, the marks are drawn by hand.",
+  "In addition to labelling the lamps, she cleaned them.",
+  "What it lets you do is install two lamps at once.",
+  "If the state is Continue, the gauge waits.",
+  "The lamp that she had was broken.",
+  "One of the hardest chores a keeper has is waiting for the tide.",
+  "They look forward to reading it and are used to waiting.",
+  "The gauge has to be read, and the log is to be signed.",
+  "Russia has showed us nothing, and the plan has proved good.",
+  "Your report is not judged by who you are.",
+  "They keep track of who did what in the log.",
+  "If the values are right, nothing need be done.",
+  "Keep it off, because the wire, while thin, is live.",
+  "The words between ( and ) are left out.",
+  "Mount it with remount,rw and go on.",
+  "tower,lamps: the old wire is gone",
+  "There is not an mmap-based log, but an 18-foot boat and a one-way street.",
+  "An MP and a UN envoy saw a European chart and an hourly reading.",
+  "He stands in for the clerk, in the on position.",
+  "The keepers of the gauge were there, and the boats went out.",
+  "It is a friend of hers, and the lamp is theirs.",
+  "“Was it shut?” nobody asked.",
+  "The tide rose to approx. five metres at 3 p.m. on Monday.",
+  "See Table 1 (p. 5), and Fig. 2 for the rest.",
+];
+
+/** A slip, and what the first correction makes of it. */
+const MENDED: [wrong: string, right: string][] = [
+  [
+    "The times of the reading is stored in the log.",
+    "The times of the reading are stored in the log.",
+  ],
+  ["A slight leak of the pipes have been sealed.", "A slight leak of the pipes has been sealed."],
+  [
+    "The first seven marks in the row determines the hour.",
+    "The first seven marks in the row determine the hour.",
+  ],
+  ["Generally, most lamps does not need oil.", "Generally, most lamps do not need oil."],
+  ["Each of these doors are locked at night.", "Each of these doors is locked at night."],
+  ["There is no lamps in the tower.", "There are no lamps in the tower."],
+  ["She have the only copy of the chart.", "She has the only copy of the chart."],
+  ["It is recommend to shut the door.", "It is recommended to shut the door."],
+  [
+    "The old viewer has be replaced by a new one.",
+    "The old viewer has been replaced by a new one.",
+  ],
+  ["The lamp will tries to start again.", "The lamp will try to start again."],
+  ["There is an option to suppresses the bell.", "There is an option to suppress the bell."],
+  ["It is difficult to returns the key.", "It is difficult to return the key."],
+  ["The logs have was labelled by hand.", "The logs have been labelled by hand."],
+  ["The crew had yearn for the harbour.", "The crew had yearned for the harbour."],
+  ["They used an valid reading of the gauge.", "They used a valid reading of the gauge."],
+  ["It ends with a LF after each line.", "It ends with an LF after each line."],
+  ["The door is locked for an user like her.", "The door is locked for a user like her."],
+  ["They made a error in the log.", "They made an error in the log."],
+  ["It takes an one-line note to say so.", "It takes a one-line note to say so."],
+  ["The pump will will start at noon.", "The pump will start at noon."],
+  ["They waited for the their turn.", "They waited for their turn."],
+  ["Less then an hour was left.", "Less than an hour was left."],
+  [
+    "Those who are interested in improve the gauge can help.",
+    "Those who are interested in improving the gauge can help.",
+  ],
+  ["The wire was cut,, and it sank.", "The wire was cut, and it sank."],
+  ["The lamps ,which are old, were lit.", "The lamps, which are old, were lit."],
+  ["The plan was dropped.. It was too dear.", "The plan was dropped. It was too dear."],
+  ["The clerk keeps it under it's old name.", "The clerk keeps it under its old name."],
+  ["All the boat's were out at sea that night.", "All the boats were out at sea that night."],
+  ["The tide turned at noon. they all went home.", "The tide turned at noon. They all went home."],
+  [
+    "They asked (as a rule). the clerk wrote it down.",
+    "They asked (as a rule). The clerk wrote it down.",
+  ],
+];
+
+describe("sentences like those that misled a check", () => {
+  for (const text of LEFT_ALONE) {
+    test(`no correction in: ${text}`, () => {
+      const marks = marksOf(text).filter(
+        ({ pass, weight }) => pass === "grammar" && weight !== "weigh",
+      );
+      assert.deepEqual(
+        marks.map(({ rule, text: marked }) => `${rule}: ${marked}`),
+        [],
+      );
+    });
+  }
+});
+
+describe("slips found in such texts", () => {
+  for (const [wrong, right] of MENDED) {
+    test(`${wrong} becomes: ${right}`, () => {
+      const made = marksOf(wrong).map(({ choices }) => applyEdits(wrong, choices[0]?.edits ?? []));
+      assert.ok(made.includes(right), made.join(" | ") || "marked by nothing");
+    });
+  }
+});
