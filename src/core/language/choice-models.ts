@@ -59,8 +59,8 @@ export interface BetterChoice extends Slot {
   sure: boolean;
 }
 
-/** A lead, in stored weights, that the other features hardly ever make up for; see the grammar bench. */
-const CLEAR_LEAD = 2 * WEIGHT_SCALE;
+/** A lead by what stands next to the place that the other features hardly ever make up for; chosen on the tuning part. */
+const CLEAR_LEAD = { words: 0.6, stop: 1, owner: 1, number: 2.5, article: 2, form: 2 };
 
 export class ChoiceModels {
   readonly models: readonly ChoiceModel[];
@@ -115,10 +115,10 @@ export class ChoiceModels {
   }
 
   /** Whether what stands there is so far ahead already that nothing will overtake it. */
-  private isHopeless(typed: number, classes: number): boolean {
-    const own = this.scores[typed] ?? 0;
-    for (let one = 0; one < classes; one++) {
-      if (one !== typed && (this.scores[one] ?? 0) > own - CLEAR_LEAD) return false;
+  private isHopeless(typed: number, { kind, classes }: ChoiceModel): boolean {
+    const least = (this.scores[typed] ?? 0) - CLEAR_LEAD[kind] * WEIGHT_SCALE;
+    for (let one = 0; one < classes.length; one++) {
+      if (one !== typed && (this.scores[one] ?? 0) > least) return false;
     }
     return true;
   }
@@ -143,7 +143,7 @@ export class ChoiceModels {
       this.contextOf = place;
     }
     this.addWeights(slot.model, 0, this.near);
-    if (this.isHopeless(slot.typed, classes)) return null;
+    if (this.isHopeless(slot.typed, model)) return null;
     if (!words || this.far === 0) {
       const far = this.finder.farFeatures(syntax, slot, features, this.near, trigrams);
       this.far = words ? far : 0;

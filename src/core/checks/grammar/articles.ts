@@ -34,6 +34,8 @@ export const aOrAn = markCheck({
     const article = syntax.words[bounds[0] ?? 0]?.form ?? "";
     const after = syntax.tags[next] === TAG.QT ? next + 1 : next;
     const word = written(syntax, after);
+    const sound = openingSound(word);
+    if (sound === "either" || sound === (article === "an" ? "vowel" : "consonant")) return false;
     if (!/^[\p{L}\p{N}]/u.test(word) || (word.length === 1 && /^\p{Lu}/u.test(word))) return false;
     if (written(syntax, bounds[0] ?? 0) === "A" && bounds[0] !== syntax.sentenceFrom[next])
       return false;
@@ -58,8 +60,7 @@ export const aOrAn = markCheck({
     const small = /^\p{Ll}/u.test(word);
     if (small && /^[^aeiouy\d]*$|\d|^[^aeiou].$/.test(first)) return false;
     if (small && !known && (first.length < 3 || !PRONOUNCED.test(first))) return false;
-    const sound = openingSound(word);
-    return sound !== "either" && sound !== (article === "an" ? "vowel" : "consonant");
+    return true;
   },
 });
 

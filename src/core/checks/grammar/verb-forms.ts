@@ -152,9 +152,13 @@ function plainForm(syntax: Syntax, unit: number, tag: number, table: WordTable):
   return -1;
 }
 
+/** "Have", "be" and "to", as they may be tagged. */
+const LEADERS = tagSet("VB", "VBD", "VBG", "VBN", "VBZ", "VBP", "TO", "IN");
+
 /** What tells without the tagger, which a wrong form misleads: words that are verbs and nothing else. */
 function formByWord(syntax: Syntax, unit: number, table: WordTable): number {
   const { words, tags } = syntax;
+  if (!LEADERS[tags[unit - 1] ?? 0]) return -1;
   const before = words[unit - 1]?.form ?? "";
   const have = HAVE.has(before);
   if (
