@@ -23,6 +23,7 @@ export function openingSound(written: string): Opening {
   if (part.length === 1) {
     return LETTERS_WITH_VOWEL.includes(part.toUpperCase()) ? "vowel" : "consonant";
   }
+  if (part.startsWith("SQL")) return "either";
   if (EITHER.test(part.toLowerCase()) && part.length < 5 && part === part.toUpperCase())
     return "either";
   // "Xlib", "Hmac": a letter and then a word, or neither.

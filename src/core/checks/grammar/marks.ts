@@ -164,6 +164,10 @@ export const unpaired = markCheck({
       if (to - from !== 1) continue;
       const character = text[from] ?? "";
       if (character === '"' && !/\d/.test(text[from - 1] ?? "")) straight.push(unit);
+      // "[0, 1)": an interval that is open at one end.
+      if (character === "[" && /^[\d\s.,-]+\)/.test(text.slice(to, to + 24))) continue;
+      if (character === ")" && /\[[\d\s.,-]+$/.test(text.slice(Math.max(0, from - 24), from)))
+        continue;
       if (PAIRS[character]) {
         open.push({ unit, character });
         continue;

@@ -277,6 +277,12 @@ function* unlikelyForms(
     // "to hashed collections", "have write permission": what follows makes a noun group of it.
     if (!object && (TAG_SETS.NOMINAL[next] || TAG_SETS.ADJ[next]) && governor !== TAG.MD) continue;
     if (have && IS_BE.test(word.form)) continue;
+    // "set it to locked and go on", "its name being address and its mask none", "they have type float".
+    const ending = tag === TAG.VBN || tag === TAG.VBD;
+    if (before === "to" && ending && !object && !INFINITIVE_AFTER.test(words[at - 1]?.form ?? ""))
+      continue;
+    if (have && tag === TAG.NN && !object && next !== TAG.IN && next !== TAG.TO) continue;
+    if (be && tag === TAG.NN && next === TAG.CC) continue;
     const own = formsOfWritten(word.form, table);
     const wanted = bare ? [BARE] : have ? [PARTICIPLE] : [PARTICIPLE, FORMS.indexOf("ing")];
     // "What it is is hard to say."
