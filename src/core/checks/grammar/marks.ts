@@ -158,7 +158,10 @@ export const unpaired = markCheck({
     const open: { unit: number; character: string }[] = [];
     const { units, text } = syntax;
     const straight: number[] = [];
-    const add = (unit: number) => found.push({ from: unit, to: unit + 1, mends: [] });
+    const add = (unit: number) => {
+      const unsure = isNotation(text, units[unit]?.from ?? 0);
+      found.push({ from: unit, to: unit + 1, mends: [], unsure });
+    };
     if (!/[()[\]"“”]/.test(text)) return found;
     for (const [unit, { from, to }] of units.entries()) {
       if (to - from !== 1) continue;
@@ -212,6 +215,22 @@ export const unpaired = markCheck({
     return found;
   },
 });
+
+/** A square bracket, or a round one that does not stand at a word: of a formula or a command. */
+function isNotation(text: string, at: number): boolean {
+  const [before = "", after = ""] = [text[at - 1], text[at + 1]];
+  switch (text[at]) {
+    case "[":
+    case "]":
+      return true;
+    case "(":
+      return !/^[\s“"‘—]?$/.test(before) || !/^[\p{L}\p{N}“"‘'$£€]/u.test(after);
+    case ")":
+      return !/[\p{L}\p{N}.,?!”"’'%]/u.test(before) || !/^[\s.,;:?!”"’—]?$/.test(after);
+    default:
+      return false;
+  }
+}
 
 /** Speech that runs on leaves its paragraph open at a full stop right away. */
 function endsInside(text: string): boolean {

@@ -182,13 +182,17 @@ export const finalMark = markCheck({
   find(syntax, language, block) {
     const found: Found[] = [];
     const { units, text } = syntax;
+    const better = betterChoices(syntax, language, "stop");
     for (let unit = 1; unit < units.length - 2; unit++) {
-      if (isMissingStop(syntax, unit)) found.push(withStop(syntax, unit));
+      if (!isMissingStop(syntax, unit)) continue;
+      // Sure is what the model thinks as well.
+      const unsure = !better.some((one) => one.from === unit + 1);
+      found.push({ ...withStop(syntax, unit), unsure });
     }
     for (let unit = 2; unit < units.length - 3; unit++) {
       if (runsOn(syntax, unit)) found.push({ ...withStop(syntax, unit), unsure: true });
     }
-    for (const { from, sure } of betterChoices(syntax, language, "stop")) {
+    for (const { from, sure } of better) {
       const unit = from - 1;
       if (found.some((one) => one.from === unit)) continue;
       found.push({ ...withStop(syntax, unit), unsure: !sure });
@@ -198,7 +202,10 @@ export const finalMark = markCheck({
     if (!unit) return found;
     const closing = /^[’'”")\]]+$/.test(text.slice(unit.from, unit.to));
     if (!endsOpenly(syntax, last, closing, block.sentences.length)) return found;
-    found.push(withStop(syntax, last, closing));
+    // Without a verb it may be a title or a place that ends the paragraph.
+    const from = syntax.sentenceFrom[last] ?? 0;
+    const verb = syntax.verbGroups.some((one) => one.finite > from && one.to <= last + 1);
+    found.push({ ...withStop(syntax, last, closing), unsure: !verb });
     return found;
   },
 });
@@ -256,6 +263,8 @@ function isMissingStop(syntax: Syntax, unit: number): boolean {
   )
     return false;
   const tag = tags[unit] ?? 0;
+  if (/^(?:called|named|titled|entitled|labelled|labeled)$/.test(words[unit]?.form ?? ""))
+    return false;
   if (tag === TAG.DT || tag === TAG.IN || tag === TAG.CC || tag === TAG.CS || tag === TAG.PRP$)
     return false;
   // A finite verb on both sides makes two sentences of it.

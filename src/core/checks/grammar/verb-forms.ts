@@ -49,7 +49,7 @@ export const verbForm = markCheck({
       const form = syntax.words[unit]?.form ?? "";
       add(unit, formOf(form, wanted, table), false, true);
     }
-    for (const { unit, form } of unlikelyForms(syntax, language)) add(unit, form);
+    for (const { unit, form, unsure } of unlikelyForms(syntax, language)) add(unit, form, unsure);
     for (const { from, best, sure } of betterChoices(syntax, language, "form")) {
       const form = syntax.words[from]?.form ?? "";
       const by = governorOf(syntax, from);
@@ -240,7 +240,7 @@ const NOUN_LEAD = 0.7;
 function* unlikelyForms(
   syntax: Syntax,
   { words: table, trigrams }: Language,
-): Generator<{ unit: number; form: string }> {
+): Generator<{ unit: number; form: string; unsure: boolean }> {
   if (!trigrams) return;
   const { words, tags } = syntax;
   for (let unit = 1; unit < words.length; unit++) {
@@ -277,12 +277,12 @@ function* unlikelyForms(
     // "to hashed collections", "have write permission": what follows makes a noun group of it.
     if (!object && (TAG_SETS.NOMINAL[next] || TAG_SETS.ADJ[next]) && governor !== TAG.MD) continue;
     if (have && IS_BE.test(word.form)) continue;
-    // "set it to locked and go on", "its name being address and its mask none", "they have type float".
+    // "set it to locked and go on", "its name being address and …", "they have type float".
     const ending = tag === TAG.VBN || tag === TAG.VBD;
-    if (before === "to" && ending && !object && !INFINITIVE_AFTER.test(words[at - 1]?.form ?? ""))
-      continue;
-    if (have && tag === TAG.NN && !object && next !== TAG.IN && next !== TAG.TO) continue;
-    if (be && tag === TAG.NN && next === TAG.CC) continue;
+    const unsure =
+      (before === "to" && ending && !object && !INFINITIVE_AFTER.test(words[at - 1]?.form ?? "")) ||
+      (have && tag === TAG.NN && !object && next !== TAG.IN && next !== TAG.TO) ||
+      (be && tag === TAG.NN && next === TAG.CC);
     const own = formsOfWritten(word.form, table);
     const wanted = bare ? [BARE] : have ? [PARTICIPLE] : [PARTICIPLE, FORMS.indexOf("ing")];
     // "What it is is hard to say."
@@ -302,7 +302,7 @@ function* unlikelyForms(
     const best = fits[0];
     const lone = tag === TAG.NN && (next === TAG.IN || next === TAG.TO || next === TAG.CS);
     const needed = bare && inflected && !object ? VERB_LEAD : !bare && lone ? NOUN_LEAD : FIT_LEAD;
-    if (best && best.lead > needed) yield { unit, form: best.form };
+    if (best && best.lead > needed) yield { unit, form: best.form, unsure };
   }
 }
 
