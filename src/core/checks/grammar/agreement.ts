@@ -102,6 +102,8 @@ function mayDisagree(syntax: Syntax, verb: VerbGroup, best: number): boolean {
   if ((places[head] ?? 0) & CODE || isIdentifier(written(syntax, head))) return false;
   const name = TAG_SETS.NAME[tags[head] ?? 0] === 1;
   // One person takes a singular verb; of several, or of a firm, nothing is sure.
+  const several = tags[head] === TAG.NNPS && words[subject.group.from]?.form === "the";
+  if (name && several) return best === 1;
   if (name)
     return best === 0 && tags[head] === TAG.NNP && words[subject.group.from - 1]?.form !== "and";
   // A word no list has may be the name of one thing.
@@ -264,7 +266,9 @@ function pronounDisagreement(syntax: Syntax, unit: number, singular: boolean): s
   // "this configure option": a word before a noun.
   if (subject === "this" && TAG_SETS.NOUN[tags[unit + 1] ?? 0]) return null;
   const plain = takesPlain(syntax, unit) || TAG_SETS.NOMINAL[tags[unit + 1] ?? 0] === 1;
-  return at === start && tags[unit] === TAG.VB && plain ? subject : null;
+  // "because he know that"; after "if", "that" and "lest" it may be a mood.
+  const told = at === start || (subject !== "this" && /^(?:because|but|when|while)$/.test(before));
+  return told && tags[unit] === TAG.VB && plain ? subject : null;
 }
 
 /** Where the clause of a verb begins, as far as that is plain: the sentence's start, after "and" or "but". */

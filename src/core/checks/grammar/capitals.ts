@@ -1,4 +1,4 @@
-import { type Syntax, type VerbGroup, written } from "../../language/syntax.ts";
+import { CODE, type Syntax, type VerbGroup, written } from "../../language/syntax.ts";
 import { TAG, TAG_SETS, tagSet } from "../../language/tag-sets.ts";
 import { type Found, markCheck } from "../mark-check.ts";
 
@@ -66,12 +66,13 @@ export const paragraphStart = markCheck({
   find(syntax, _language, block) {
     const found: Found[] = [];
     const { words, text, units } = syntax;
-    const capital = (unit: number) => {
+    const capital = (unit: number, unsure = false) => {
       const one = written(syntax, unit);
       found.push({
         from: unit,
         to: unit + 1,
         mends: [one.slice(0, 1).toUpperCase() + one.slice(1)],
+        unsure,
       });
     };
     const first = written(syntax, 0);
@@ -79,7 +80,10 @@ export const paragraphStart = markCheck({
     const verb = syntax.verbGroups.some((one) => one.finite >= 0);
     const known = (words[0]?.traits ?? 0) !== 0 || syntax.tags[0] !== TAG.NNP;
     const whole = ended && verb && /^\p{Ll}[\p{Ll}'’]*$/u.test(first) && units[0]?.from === 0;
-    if (whole && known && opensParagraph(syntax, block.sentences.length)) capital(0);
+    if (whole && known) {
+      if (opensParagraph(syntax, block.sentences.length)) capital(0);
+      else if (isLongSentence(syntax)) capital(0, true);
+    }
     if (!/[?!"”] \p{Ll}/u.test(text)) return found;
     for (const { index } of text.matchAll(/(?<=[\p{Ll}\d][?!]|[.?!]["”]) \p{Ll}/gu)) {
       const unit = units.findIndex((one) => one.from === index + 1);
@@ -90,6 +94,7 @@ export const paragraphStart = markCheck({
       const after = group && syntax.verbGroups[syntax.verbAt[group.to] ?? -1];
       if (after && SPEAKS.test(words[after.main]?.form ?? "")) continue;
       if (opener || (!quoted && opensAfterMark(syntax, unit, after))) capital(unit);
+      else if (!quoted && after && after.finite >= 0 && group?.pronoun) capital(unit, true);
     }
     return found;
   },
@@ -108,6 +113,18 @@ function opensParagraph({ words, tags, text }: Syntax, sentences: number): boole
   if (words.length <= SHORT || GOES_ON.test(form)) return false;
   return OPENING_WORDS[tag] === 1 || tag === TAG.CD || text.endsWith("?");
 }
+
+/** A sentence alone in its paragraph, too long for a note, that does not begin with its verb. */
+function isLongSentence({ words, tags, places }: Syntax): boolean {
+  const verb = TAG_SETS.VERB[tags[0] ?? 0] === 1 && tags[0] !== TAG.VBG;
+  return (
+    words.length > LONG_NOTE &&
+    !verb &&
+    (words[0]?.frequency ?? 0) > COMMON &&
+    !places.includes(CODE)
+  );
+}
+const LONG_NOTE = 14;
 
 const ASKS = new Set("do does did is are was were has have can could will would should".split(" "));
 

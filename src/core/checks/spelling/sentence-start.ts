@@ -60,7 +60,9 @@ function examine({ kind, text, tokens, spans }: AnalysedBlock, { lexicon }: Lang
     const lower = ended.toLowerCase();
     if (ABBREVIATIONS.has(lower) || BEFORE_NAME.has(lower)) continue;
     // Short or capitalised, it may be an abbreviation: only a word that opens sentences tells.
-    const doubtful = ended.length < 3 || ended !== lower || !known(ended);
+    const plain =
+      SHORT_WORDS.has(ended) || (ended === lower && ended.length >= LONG) || isFigure(ended, index);
+    const doubtful = !plain && (ended.length < 3 || ended !== lower || !known(ended));
     if (doubtful && !OPENERS.has(begun)) continue;
     if (!known(begun) || lexicon.traits(ended) & ABBREVIATION) continue;
     if (
@@ -73,12 +75,20 @@ function examine({ kind, text, tokens, spans }: AnalysedBlock, { lexicon }: Lang
   return facts;
 }
 
+/** Words of two letters that are short for nothing. */
+const SHORT_WORDS = new Set("it up us me do so we he is be go by to".split(" "));
+/** Letters beyond which a word in small letters is no abbreviation, known or not. */
+const LONG = 7;
+
+/** A year or another number inside a text, not a line's own number. */
+const isFigure = (ended: string, index: number) => index > CLOSING_FROM && /^\d{2,4}$/.test(ended);
+
 /** The first tokens of a block may be its number: "(a). the", "1. the". */
 const CLOSING_FROM = 6;
 
 /** Words that seldom follow an abbreviation inside a sentence. */
 const OPENERS = new Set(
-  "the this that these those it he she they we you there if when while although because however but his her their our my its since what who how why where will does did has have was were is are moreover furthermore such no many some with certainly like".split(
+  "the this that these those it he she they we you there if when while although because however but his her their our my its since what who how why where will does did has have was were is are moreover furthermore such no many some with certainly like finally even then upon after before soon later still once very".split(
     " ",
   ),
 );
