@@ -216,9 +216,10 @@ describe("the walk", () => {
     assert.match((await rail.textContent()) ?? "", /Spelling7/);
     await page.getByText("Checks in this pass").click();
     await page.getByRole("checkbox", { name: /Word in no dictionary/ }).uncheck();
-    await rail.getByText("1", { exact: true }).waitFor();
+    const spelling = rail.getByRole("button", { name: /^Spelling 1 / });
+    await spelling.waitFor();
     await page.reload();
-    await rail.getByText("1", { exact: true }).waitFor();
+    await spelling.waitFor();
     await close();
   });
 
@@ -247,7 +248,7 @@ describe("the walk", () => {
     const rail = page.getByRole("navigation", { name: "Passes" });
     assert.match((await rail.textContent()) ?? "", /Spelling3/);
     await rail.getByRole("button", { name: "Check what was typed" }).click();
-    await rail.getByText("4", { exact: true }).waitFor();
+    await rail.getByRole("button", { name: /^Spelling 4 / }).waitFor();
     await close();
   });
 
