@@ -30,7 +30,7 @@ export const agreement = markCheck({
     { leave: "A number of boats are in." },
   ],
   reason: "The verb does not agree with its subject.",
-  find(syntax, language) {
+  find(syntax, language, block) {
     const { words: table } = language;
     const found: Found[] = [];
     const better = betterChoices(syntax, language, "number");
@@ -38,11 +38,17 @@ export const agreement = markCheck({
       const sure = plainDisagreement(syntax, verb, table);
       if (!sure) continue;
       // A noun as subject is only sure where the model agrees; pronouns speak for themselves.
-      const agreed = sure.pronoun || better.some(({ from }) => from === sure.from);
+      const agreed =
+        sure.pronoun ||
+        better.some(({ from }) => from === sure.from) ||
+        isPluralOfOne(syntax, sure.from);
       found.push(agreed ? sure : { ...sure, unsure: true });
     }
-    for (const { from, best, sure } of better) {
+    // Cells and headings are seldom sentences.
+    const fragment = block.kind === "cell" || block.kind === "heading" || block.kind === "caption";
+    for (const { from, best, sure } of fragment ? [] : better) {
       const form = syntax.words[from]?.form ?? "";
+      if ((syntax.words[from]?.traits ?? 0) === 0) continue;
       const other = numberForm(form, best === 0, table);
       if (found.some((one) => one.from === from)) continue;
       if (other === form || UNCHANGED.has(form)) continue;
@@ -109,6 +115,21 @@ function mayDisagree(syntax: Syntax, verb: VerbGroup, best: number): boolean {
   // A word no list has may be the name of one thing.
   if ((words[head]?.traits ?? 0) === 0 && !subject.group.pronoun) return false;
   return subject.number === (best === 0 ? "singular" : "plural") || subject.number === "unknown";
+}
+
+/** "The pages of the old book is": both groups with their determiners, and nothing else before the verb. */
+function isPluralOfOne({ words, nounGroups, nounAt, sentenceFrom }: Syntax, unit: number): boolean {
+  const first = nounGroups[nounAt[sentenceFrom[unit] ?? 0] ?? -1];
+  const second = first && nounGroups[nounAt[first.to + 1] ?? -1];
+  if (!first || !second || first.from !== sentenceFrom[unit] || second.to !== unit) return false;
+  if (second.from !== first.to + 1 || words[first.to]?.form !== "of") return false;
+  const determined = first.determiner >= 0 && second.determiner >= 0;
+  return (
+    determined &&
+    first.number === "plural" &&
+    second.number === "singular" &&
+    /^(?:is|was|has)$/.test(words[unit]?.form ?? "")
+  );
 }
 
 const CLAUSE_OPENERS = new Set("that what whether how why where when whoever whatever".split(" "));

@@ -133,7 +133,7 @@ export const missingArticle = markCheck({
   why: "A singular noun for a thing that can be counted hardly ever stands alone: it takes “a”, “the”, a possessive or the like. Titles, headlines, lists of parts and fixed phrases (“by hand”) do without.",
   source: "common practice; the places are found by a model learned from edited prose",
   examples: [
-    { wrong: "They bought old boat in May.", right: "They bought an old boat in May." },
+    { wrong: "They built wall along the quay.", right: "They built a wall along the quay." },
     { leave: "They went by boat and were in good health." },
     { leave: "He is in charge of Harbour House." },
   ],

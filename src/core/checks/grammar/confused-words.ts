@@ -1,3 +1,4 @@
+import { TAG } from "../../language/tag-sets.ts";
 import type { Choice } from "../check.ts";
 import { type Found, markCheck } from "../mark-check.ts";
 import { replaceBy } from "../patterns/mend.ts";
@@ -28,6 +29,15 @@ export const confusedWords = markCheck({
       const word = classes[best] ?? "";
       // "side by side", "it's back to back": a phrase of its own.
       const { words } = syntax;
+      // "the places where they part company": the clause has its subject.
+      if (
+        word === "the" &&
+        /^(?:where|when|that|which|if|as|because)$/.test(words[from - 1]?.form ?? "")
+      )
+        continue;
+      // "Were the hoppers full, …": an inverted clause.
+      if (word === "where" && from === syntax.sentenceFrom[from] && syntax.tags[to] === TAG.DT)
+        continue;
       if (to + 2 < words.length && words[to]?.form === words[to + 2]?.form) continue;
       found.push({ from, to, mends: [spelled(syntax, from, to, word)], unsure: !sure });
     }
