@@ -211,7 +211,7 @@ export const finalMark = markCheck({
 });
 
 /** A line of this many characters with a verb is a sentence, not an entry or a title. */
-const WHOLE_LENGTH = 75;
+const WHOLE_LENGTH = 120;
 const NO_END = tagSet("IN", "CS", "CC", "DT", "TO");
 const LEADS_ON = new Set("like say write be is are following example instance".split(" "));
 
