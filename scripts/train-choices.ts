@@ -410,7 +410,7 @@ function train(model: number, places: Place[], sentences: readonly string[]) {
         Number.NEGATIVE_INFINITY,
       );
       if (!better) continue;
-      const { typed, best, margin } = better;
+      const { best, margin } = better;
       const right = one.example.label;
       const list = one.planted ? judged.planted : judged.gold;
       list.push({
@@ -421,7 +421,6 @@ function train(model: number, places: Place[], sentences: readonly string[]) {
         weight: one.weight,
         prose: one.prose,
       });
-      void typed;
     }
   }
   return { learned, judged };

@@ -203,9 +203,7 @@ export const finalMark = markCheck({
     const closing = /^[’'”")\]]+$/.test(text.slice(unit.from, unit.to));
     if (!endsOpenly(syntax, last, closing, block.sentences.length)) return found;
     // Without a verb it may be a title or a place that ends the paragraph.
-    const from = syntax.sentenceFrom[last] ?? 0;
-    const verb = syntax.verbGroups.some((one) => one.finite > from && one.to <= last + 1);
-    found.push({ ...withStop(syntax, last, closing), unsure: !verb });
+    found.push({ ...withStop(syntax, last, closing), unsure: !hasVerb(syntax, last) });
     return found;
   },
 });
@@ -215,6 +213,12 @@ const WHOLE_LENGTH = 120;
 const NO_END = tagSet("IN", "CS", "CC", "DT", "TO");
 const LEADS_ON = new Set("like say write be is are following example instance".split(" "));
 
+/** Whether the sentence that ends at a unit has a finite verb beyond its first word. */
+function hasVerb({ verbGroups, sentenceFrom }: Syntax, last: number): boolean {
+  const from = sentenceFrom[last] ?? 0;
+  return verbGroups.some((one) => one.finite > from && one.to <= last + 1);
+}
+
 /** Whether a block of so many sentences ends in one that has no mark, though it is running text. */
 function endsOpenly(syntax: Syntax, last: number, closing: boolean, sentences: number): boolean {
   const { units, text, tags, words } = syntax;
@@ -223,7 +227,7 @@ function endsOpenly(syntax: Syntax, last: number, closing: boolean, sentences: n
   if (closing && /[.?!:;,…]/.test(text[start - 1] ?? "")) return false;
   const from = syntax.sentenceFrom[last] ?? 0;
   const opens = /^[“"‘'(]?[\p{Lu}\d]/u.test(text.slice(units[from]?.from ?? 0));
-  const verb = syntax.verbGroups.some((one) => one.finite > from && one.to <= last + 1);
+  const verb = hasVerb(syntax, last);
   const lastTag = tags[last] ?? 0;
   if (NO_END[lastTag] || LEADS_ON.has(words[last]?.form ?? "")) return false;
   // Other sentences around it, or one of some length: a line of a list or a title is neither.
