@@ -49,6 +49,19 @@ describe("lemmas", () => {
     assert.equal(inflect("travel", "VBD", irregular, lexicon, "en-US"), "traveled");
   });
 
+  test("give a verb whose past alone is listed the same participle, and prefer the form in use", () => {
+    const forms = (verb: string) =>
+      (["VBD", "VBN"] as const).map((one) => inflect(verb, one, irregular, lexicon, "en-US"));
+    assert.deepEqual(forms("say"), ["said", "said"]);
+    assert.deepEqual(forms("have"), ["had", "had"]);
+    assert.deepEqual(forms("sit"), ["sat", "sat"]);
+    assert.deepEqual(forms("work"), ["worked", "worked"]);
+    assert.deepEqual(forms("clothe"), ["clothed", "clothed"]);
+    assert.deepEqual(forms("find"), ["found", "found"]);
+    assert.deepEqual(forms("lie"), ["lay", "lain"]);
+    assert.deepEqual(forms("write"), ["wrote", "written"]);
+  });
+
   test("plurals agree with the irregular-plurals package where both know the word", () => {
     let compared = 0;
     const differing: string[] = [];

@@ -16,6 +16,36 @@ function tagged(text: string): string[] {
   return units.map(({ from, to }, index) => `${text.slice(from, to)}/${TAGS[tags[index] ?? 0]}`);
 }
 
+describe("typeset marks", () => {
+  const texts = [
+    ['The "old" lamp was "shut," she said.', "The “old” lamp was “shut,” she said."],
+    ['"Is anybody out there?" he cried.', "“Is anybody out there?” he cried."],
+    ["The lamp — an old one — was lit.", "The lamp – an old one – was lit."],
+  ] as const;
+  for (const [typed, typeset] of texts) {
+    test(`leave the words of ${typeset} as they are`, () => {
+      const kinds = (text: string) => tagged(text).map((one) => one.slice(one.lastIndexOf("/")));
+      assert.deepEqual(kinds(typeset), kinds(typed));
+    });
+  }
+
+  test("and words that every object has are words", () => {
+    for (const word of ["constructor", "toString", "valueOf"]) {
+      assert.equal(tagged(`The ${word} was read.`).length, 5);
+    }
+  });
+
+  test("and signs of money are numbers", () => {
+    assert.deepEqual(tagged("It cost £30 and €40.").slice(2, 7), [
+      "£/CD",
+      "30/CD",
+      "and/CC",
+      "€/CD",
+      "40/CD",
+    ]);
+  });
+});
+
 describe("units", () => {
   const units = (text: string) =>
     unitsOf(text, tokenise(text)).map(({ from, to }) => text.slice(from, to));

@@ -194,11 +194,18 @@ export function inflect(
   lexicon: Lexicon,
   variety: Variety,
 ): string {
-  const own = irregular.formsOf(lemma, inflection);
+  const listed = irregular.formsOf(lemma, inflection);
+  // Where only the past is listed, "said", the participle is the same.
+  const inUse = (form: string) => (lexicon.varieties(form) & VARIETY_BITS[variety]) !== 0;
+  const own =
+    inflection === "VBN" && !listed.some(inUse) ? irregular.formsOf(lemma, "VBD") : listed;
   const regular = regularForms(lemma, inflection);
-  // "antennae" and "antennas" are both right; a regular verb form beside an irregular one is not.
-  const forms = own.length === 0 ? regular : inflection === "NNS" ? [...own, ...regular] : own;
-  const known = forms.filter((form) => lexicon.varieties(form) & VARIETY_BITS[variety]);
+  // "Antennae" and "antennas" are both right; beside "wrought" and "clad" there are "worked" and
+  // "clothed", which the frequencies tell from "founded" beside "found".
+  const listable =
+    inflection === "NNS" || ((inflection === "VBD" || inflection === "VBN") && lemma !== "lie");
+  const forms = own.length === 0 ? regular : listable ? [...own, ...regular] : own;
+  const known = forms.filter(inUse);
   // A noun that the dictionary has, but no plural of it, has none: equipment, series.
   if (known.length === 0 && inflection === "NNS" && lexicon.varieties(lemma) !== 0) return lemma;
   const [first = lemma] = known.length > 0 ? known : forms;

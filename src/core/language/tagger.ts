@@ -172,6 +172,26 @@ export function fillJoint(
 /** Words remembered with their vectors; beyond it the memory starts anew. */
 const MAX_REMEMBERED = 40_000;
 
+/** Marks by the one that stands for them in the texts that the model was learned from. */
+const LEARNED_AS = new Map(
+  Object.entries({
+    "“": '"',
+    "”": '"',
+    "„": '"',
+    "«": '"',
+    "»": '"',
+    "‘": '"',
+    "–": "—",
+    "―": "—",
+    "-": "—",
+    "…": "—",
+    // Sums of money are numbers there: "$30" is one word.
+    $: "30",
+    "£": "30",
+    "€": "30",
+  }),
+);
+
 export class Tagger {
   private readonly weights: SparseWeights;
   private readonly classes = new Map<string, number>();
@@ -271,6 +291,12 @@ export class Tagger {
   private describe(written: string): TaggedWord {
     const known = this.words.get(written);
     if (known) return known;
+    const learned = LEARNED_AS.get(written);
+    if (learned) {
+      const same = this.describe(learned);
+      this.words.set(written, same);
+      return same;
+    }
     const own = this.classes.get(written) ?? this.classes.get(normalised(written)) ?? -1;
     const sure = this.classes.has(written) ? own : own & ~1;
     const word = describe(written, own < 0 ? -1 : sure, this.traitsOf(written));

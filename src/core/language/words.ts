@@ -19,6 +19,8 @@ export interface Word {
   frequency: number;
   /** Which words it keeps company with (`word-classes.ts`); 0 for none. */
   kin: number;
+  /** Its number in the trigram model; -1 where it is not in it or the model is not there yet. */
+  trigram: number;
 }
 
 /** Words remembered as written; beyond it the memory starts anew. */
@@ -74,15 +76,17 @@ export class WordTable {
     const form = first >= 48 && first <= 57 ? "#" : written.replaceAll("’", "'").toLowerCase();
     let word = this.remembered.get(form);
     if (!word || word.form !== form) {
+      const trigram = this.classes?.numberOf(form) ?? -1;
       word = {
         form,
         id: this.ids.get(form) ?? 0,
-        hash: hashText(form),
+        hash: hashText(/^[“”„]$/.test(form) ? '"' : form),
         ending: hashText(form.slice(-3)),
         shortEnding: hashText(form.slice(-2)),
         traits: this.lexicon.traitsInText(written),
         frequency: this.lexicon.frequency(form),
-        kin: this.classes?.of(form) ?? 0,
+        kin: this.classes?.of(trigram) ?? 0,
+        trigram,
       };
       this.remembered.set(form, word);
     }
@@ -149,7 +153,7 @@ function remembering<T>(all: Map<T, Map<string, string>>, inflection: T): Map<st
 
 /** Verbs whose past is spelled like their base form. */
 export const UNCHANGED = new Set(
-  "put cut let set hit cost read shut spread beat quit hurt cast burst bid bet rid split thrust broadcast forecast upset typeset reset preset inset offset recast recut shortcut input output".split(
+  "put cut let set hit cost read shut shed spread beat quit hurt cast burst bid bet rid split thrust broadcast forecast upset typeset reset preset inset offset recast recut shortcut input output".split(
     " ",
   ),
 );
