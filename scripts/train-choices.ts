@@ -1,20 +1,25 @@
-import { existsSync, readFileSync, writeFileSync } from "node:fs";
+import { fork } from "node:child_process";
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { availableParallelism, tmpdir } from "node:os";
 import path from "node:path";
+import { deserialize, serialize } from "node:v8";
 import { loadLanguage } from "../src/command/checking.ts";
 import { matcherFor } from "../src/core/checks/patterns/all-patterns.ts";
 import {
   CHOICES_MAGIC,
   type ChoiceModel,
   type ChoicesHeader,
-  decide,
   fitOfClass,
   formOf,
   numberForm,
+  ownForms,
   WEIGHT_SCALE,
+  weigh,
   wordOfClass,
 } from "../src/core/language/choice-models.ts";
 import { subjectOf } from "../src/core/language/clauses.ts";
 import { idsAround } from "../src/core/language/fit.ts";
+import { HabitCounter, NounHabits } from "../src/core/language/noun-habits.ts";
 import { phraseLines } from "../src/core/language/phrase-lists.ts";
 import {
   ARTICLES,
@@ -26,11 +31,13 @@ import {
   SlotFinder,
   STOPS,
 } from "../src/core/language/slot-finder.ts";
-import { MAX_FEATURES, mixHashes } from "../src/core/language/slots.ts";
+import { followsPreposition, MAX_FEATURES, mixHashes } from "../src/core/language/slots.ts";
 import { type LearnedFeature, packWeights } from "../src/core/language/sparse-weights.ts";
+import { SUBJECT_TABLE, SubjectModel } from "../src/core/language/subject-model.ts";
 import type { Syntax } from "../src/core/language/syntax.ts";
 import { TAG } from "../src/core/language/tag-sets.ts";
 import { readSentence, trainingSentences } from "./corpus/sentences.ts";
+import { SubjectLearner } from "./learn-subjects.ts";
 import { seeded } from "./seeded.ts";
 
 /**
@@ -42,15 +49,17 @@ import { seeded } from "./seeded.ts";
  * and nothing is learned anew.
  */
 const CAP = {
-  words: 25_000,
-  number: 80_000,
-  form: 45_000,
+  words: 30_000,
+  number: 120_000,
+  form: 60_000,
   article: 120_000,
-  stop: 60_000,
+  stop: 80_000,
   owner: 60_000,
 };
 /** Places that none of the rarer words' models can do without. */
 const LEAST = 12;
+/** Shares of the cap that Brown, the general texts and the manuals have a claim to. */
+const SOURCE_SHARES = [0.5, 0.3, 0.2] as const;
 const FOLDS = 3;
 const ROUNDS = 8;
 const RATE = 0.15;
@@ -62,9 +71,9 @@ const DATA = path.resolve(import.meta.dirname, "../data");
 /** False alarms per 1,000 words that each kind may cost on sentences its models have not seen. */
 const BUDGETS = { words: 0.06, number: 0.2, form: 0.15, article: 0.1, stop: 0.05, owner: 0.06 };
 /** The same with the marks that are shown as doubtful. */
-const DOUBTFUL = { words: 0.13, number: 1, form: 0.3, article: 0.8, stop: 0.3, owner: 0.15 };
+const DOUBTFUL = { words: 0.13, number: 2.3, form: 0.4, article: 0.8, stop: 0.8, owner: 0.15 };
 /** No mark without a lead of this much, however few the false alarms. */
-const LEAST_LEAD = { words: 2.5, number: 2, form: 2, article: 2, stop: 2, owner: 2 };
+const LEAST_LEAD = { words: 2.5, number: 1, form: 1.5, article: 2, stop: 0.5, owner: 2 };
 /** How far beyond the margins seen a threshold lies; chosen on the tuning part. */
 const EXTRA_LEAD = { words: 0.6, number: 0.5, form: 0.5, article: 0.5, stop: 0.5, owner: 0.5 };
 /** The same where few places were seen, divided by the root of their number. */
@@ -81,9 +90,12 @@ interface Place {
 
 interface Example {
   features: Int32Array;
-  fits: Float64Array;
+  fits: Float32Array;
   label: number;
   fold: number;
+  typed: number;
+  /** See `ownForms`. */
+  own: number;
 }
 
 /** What a place showed: how far ahead the best other class was, out of fold. */
@@ -118,7 +130,9 @@ const models: ChoiceModel[] = [
   { ...blank([...STOPS]), kind: "stop" },
   { ...blank([...OWNERS]), kind: "owner" },
 ];
-const finder = new SlotFinder(models, table);
+const finder = new SlotFinder(models, table, null, null);
+/** For each fold one that knows subjects and the habits of nouns without having seen it. */
+const finders: SlotFinder[] = [];
 
 function blank(classes: string[]): Omit<ChoiceModel, "kind"> {
   const none = classes.map(() => null);
@@ -186,14 +200,22 @@ function alternatives(syntax: Syntax, slot: Slot): number[] {
 const buffer = new Int32Array(MAX_FEATURES);
 
 function example(syntax: Syntax, slot: Slot, label: number, fold: number): Example {
-  const count = finder.features(syntax, slot, buffer, trigrams as NonNullable<typeof trigrams>);
+  const own = finders[fold] as SlotFinder;
+  const count = own.features(syntax, slot, buffer, trigrams as NonNullable<typeof trigrams>);
   const model = models[slot.model] as ChoiceModel;
   const around = idsAround(syntax, slot.from, slot.to, trigrams as NonNullable<typeof trigrams>);
-  const fits = Float64Array.from(model.classes, (_, one) =>
+  const fits = Float32Array.from(model.classes, (_, one) =>
     fitOfClass(model, one, slot, around, syntax, trigrams as NonNullable<typeof trigrams>, table),
   );
   const mean = fits.reduce((sum, fit) => sum + fit, 0) / fits.length;
-  return { features: buffer.slice(0, count), fits: fits.map((fit) => fit - mean), label, fold };
+  return {
+    features: buffer.slice(0, count),
+    fits: fits.map((fit) => fit - mean),
+    label,
+    fold,
+    typed: slot.typed,
+    own: ownForms(model.kind, slot, syntax.words[slot.from]?.form ?? "", table),
+  };
 }
 
 interface Learned {
@@ -297,8 +319,6 @@ function valuesBy({ ids, weights }: Learned, features: Int32Array, classes: numb
 
 interface Shown {
   plain: boolean;
-  syntax: Syntax;
-  slot: Slot;
   example: Example;
   weight: number;
   planted: boolean;
@@ -306,89 +326,116 @@ interface Shown {
 }
 
 /** Sentences run together without the first one's stop, each with the slot between them. */
-function joinedSentences(model: number, sentences: readonly string[]): Shown[] {
+function joinedSentences(model: number, sources: readonly string[][]): Shown[] {
   const shown: Shown[] = [];
-  const share = Math.min(1, CAP.stop / sentences.length);
   const random = seeded(model + 1);
-  for (let sentence = 0; sentence + 1 < sentences.length; sentence++) {
-    const first = sentences[sentence] ?? "";
-    if (random() > share || !first.endsWith(".")) continue;
-    const text = `${first.slice(0, -1)} ${sentences[sentence + 1]}`;
-    const syntax = readSentence(text, language);
-    finder.find(syntax, (slot) => {
-      if (slot.model !== model || syntax.units[slot.from]?.from !== first.length) return;
-      const fold = Math.floor(sentence / 150) % FOLDS;
-      shown.push({
-        syntax,
-        slot,
-        example: example(syntax, slot, 1, fold),
-        weight: 1 / share,
-        planted: true,
-        plain: false,
-        prose: sentence < proseCount,
+  let start = 0;
+  for (const [source, sentences] of sources.entries()) {
+    const share = Math.min(1, (CAP.stop * (SOURCE_SHARES[source] ?? 0)) / sentences.length);
+    for (const [index, first] of sentences.entries()) {
+      const second = sentences[index + 1];
+      if (random() > share || !second || !first.endsWith(".")) continue;
+      const text = `${first.slice(0, -1)} ${second}`;
+      const syntax = readSentence(text, language);
+      finder.find(syntax, (slot) => {
+        if (slot.model !== model || syntax.units[slot.from]?.from !== first.length) return;
+        shown.push({
+          example: example(syntax, slot, 1, foldOf(start + index)),
+          weight: 1 / share,
+          planted: true,
+          plain: false,
+          prose: source === 0,
+        });
       });
-    });
+    }
+    start += sentences.length;
   }
   return shown;
 }
 
-/** Trains one model and judges its places by models that have not seen them. */
-function train(model: number, places: Place[], sentences: readonly string[]) {
-  const definition = models[model] as ChoiceModel;
-  const classes = definition.classes.length;
-  const perClass = definition.classes.map((_, one) =>
-    places.filter(({ slot }) => slot.typed === one),
-  );
-  const random = seeded(model + 1);
-  const scarce = definition.kind === "words" && perClass.some((own) => own.length < LEAST);
-  const shown: Shown[] = [];
-  const missed: Margin[] = [];
-  for (const [label, own] of perClass.entries()) {
-    const share = Math.min(1, CAP[definition.kind] / Math.max(1, own.length));
-    for (const { sentence, slot, plain } of own) {
-      if (random() > share) continue;
-      const text = sentences[sentence] ?? "";
-      const syntax = readSentence(text, language);
-      const fold = Math.floor(sentence / 150) % FOLDS;
-      const weight = 1 / share;
-      shown.push({
-        syntax,
-        slot,
-        example: example(syntax, slot, label, fold),
-        weight,
-        plain,
-        planted: false,
-        prose: sentence < proseCount,
-      });
-      const others = alternatives(syntax, slot);
-      const typed = others[Math.floor(random() * others.length)];
-      if (typed === undefined) continue;
-      const changed = planted(text, syntax, slot, typed);
-      if (!changed) {
-        // Taken for plainly right, it will not be found.
-        missed.push({
-          typed,
-          label,
-          best: typed,
-          margin: NEVER,
-          weight,
-          prose: sentence < proseCount,
-        });
-        continue;
-      }
-      const { syntax: other, slot: place } = changed;
-      shown.push({
-        syntax: other,
-        slot: place,
-        example: example(other, place, label, fold),
-        weight,
-        plain: false,
-        planted: true,
-        prose: sentence < proseCount,
-      });
+const foldOf = (sentence: number) => Math.floor(sentence / 150) % FOLDS;
+
+/** A sample of a class's places from one source, each place as likely as another (Vitter 1985). */
+class Reservoir {
+  readonly places: Place[] = [];
+  seen = 0;
+  private readonly random;
+
+  constructor(
+    private readonly size: number,
+    seed: number,
+  ) {
+    this.random = seeded(seed);
+  }
+
+  add(place: Place): void {
+    this.seen++;
+    if (this.places.length < this.size) this.places.push(place);
+    else {
+      const at = Math.floor(this.random() * this.seen);
+      if (at < this.size) this.places[at] = place;
     }
   }
-  if (definition.kind === "stop") shown.push(...joinedSentences(model, sentences));
+}
+
+/** Brown first; what it leaves of the cap is shared by the other sources. */
+function sampled(sources: readonly Reservoir[], cap: number) {
+  let left = cap;
+  let shares = SOURCE_SHARES.reduce((sum, share) => sum + share, 0);
+  return sources.map(({ places, seen }, source) => {
+    const share = SOURCE_SHARES[source] ?? 0;
+    const count = Math.min(places.length, Math.round((left * share) / shares));
+    left -= count;
+    shares -= share;
+    return { places: places.slice(0, count), weight: seen / Math.max(1, count) };
+  });
+}
+
+/** Trains one model and judges its places by models that have not seen them. */
+function train(model: number, places: Reservoir[][], sources: readonly string[][]) {
+  const sentences = sources.flat();
+  const definition = models[model] as ChoiceModel;
+  const classes = definition.classes.length;
+  const random = seeded(model + 1);
+  const scarce =
+    definition.kind === "words" &&
+    places.some((own) => own.reduce((sum, { seen }) => sum + seen, 0) < LEAST);
+  const shown: Shown[] = [];
+  const missed: Margin[] = [];
+  for (const [label, own] of places.entries()) {
+    for (const [source, { places, weight }] of sampled(own, CAP[definition.kind]).entries()) {
+      const prose = source === 0;
+      for (const { sentence, slot, plain } of places) {
+        const text = sentences[sentence] ?? "";
+        const syntax = readSentence(text, language);
+        const fold = foldOf(sentence);
+        shown.push({
+          example: example(syntax, slot, label, fold),
+          weight,
+          plain,
+          planted: false,
+          prose,
+        });
+        const others = alternatives(syntax, slot);
+        const typed = others[Math.floor(random() * others.length)];
+        if (typed === undefined) continue;
+        const changed = planted(text, syntax, slot, typed);
+        if (!changed) {
+          // Taken for plainly right, it will not be found.
+          missed.push({ typed, label, best: typed, margin: NEVER, weight, prose });
+          continue;
+        }
+        shown.push({
+          example: example(changed.syntax, changed.slot, label, fold),
+          weight,
+          plain: false,
+          planted: true,
+          prose,
+        });
+      }
+    }
+  }
+  if (definition.kind === "stop") shown.push(...joinedSentences(model, sources));
   const examples = shown.map((one) => one.example);
   const judged: Judged = { gold: [], planted: missed };
   const learned: Learned = scarce
@@ -396,33 +443,19 @@ function train(model: number, places: Place[], sentences: readonly string[]) {
     : learn(examples, classes, -1);
   for (let fold = 0; fold < FOLDS; fold++) {
     const out = scarce ? learned : learn(examples, classes, fold);
-    for (const one of shown) {
-      if (one.example.fold !== fold || one.plain) continue;
-      const values = valuesBy(out, one.example.features, classes);
-      const asked = { ...definition, trigram: out.trigram };
-      const better = decide(
-        asked,
-        one.slot,
-        values,
-        one.syntax,
-        trigrams as NonNullable<typeof trigrams>,
-        table,
-        Number.NEGATIVE_INFINITY,
-      );
+    const asked = { kind: definition.kind, trigram: out.trigram };
+    for (const { example, plain, planted, weight, prose } of shown) {
+      // Thresholds are counted on prose alone.
+      if (example.fold !== fold || plain || !prose) continue;
+      const { features, typed, own, fits, label } = example;
+      const values = valuesBy(out, features, classes);
+      const fit = (one: number) => fits[one] ?? 0;
+      const better = weigh(asked, typed, own, values, fit, Number.NEGATIVE_INFINITY);
       if (!better) continue;
-      const { best, margin } = better;
-      const right = one.example.label;
-      const list = one.planted ? judged.planted : judged.gold;
-      list.push({
-        typed: one.slot.typed,
-        label: right,
-        best,
-        margin,
-        weight: one.weight,
-        prose: one.prose,
-      });
+      (planted ? judged.planted : judged.gold).push({ typed, label, ...better, weight, prose });
     }
   }
+  judged.planted = judged.planted.filter(({ prose }) => prose);
   return { learned, judged };
 }
 
@@ -440,8 +473,6 @@ function chooseThresholds(
   level: "thresholds" | "doubts",
 ): void {
   for (const kind of Object.keys(budgets) as (keyof typeof budgets)[]) {
-    // Essays and manuals hold slips of their own.
-    const counts = ({ prose }: Margin) => prose;
     const counted = proseWords;
     const budget = (budgets[kind] * counted) / 1000;
     const least = LEAST_LEAD[kind];
@@ -455,10 +486,8 @@ function chooseThresholds(
     for (const [index, model] of models.entries()) {
       if (model.kind !== kind) continue;
       for (let typed = 0; typed < model.classes.length; typed++) {
-        const gold = (all[index]?.gold ?? []).filter((one) => one.typed === typed && counts(one));
-        const wrong = (all[index]?.planted ?? []).filter(
-          (one) => one.typed === typed && counts(one),
-        );
+        const gold = (all[index]?.gold ?? []).filter((one) => one.typed === typed);
+        const wrong = (all[index]?.planted ?? []).filter((one) => one.typed === typed);
         if (wrong.length < 4) continue;
         planted += wrong.reduce((sum, { weight }) => sum + weight, 0);
         gold.sort((a, b) => b.margin - a.margin);
@@ -467,7 +496,8 @@ function chooseThresholds(
         const steps = [];
         let alarms = 0;
         // The largest of few margins says little of what is to come; that of many says more.
-        const caution = EXTRA_LEAD[kind] + FEW_LEAD[kind] / Math.sqrt(1 + gold.length / 10);
+        const few = FEW_LEAD[kind] / Math.sqrt(1 + gold.length / 10);
+        const caution = EXTRA_LEAD[kind] + few * commonness(models[index], typed);
         for (let at = 0; at <= gold.length; at++) {
           const margin = gold[at]?.margin ?? least;
           const lead = Math.max(least, margin) + caution;
@@ -516,77 +546,189 @@ function chooseThresholds(
   }
 }
 
+/** Uses in a million words below which a word costs few false alarms however often it is doubted. */
+const SELDOM = 20;
+
+/** How much it matters that few places of a word were seen: little where it is rare everywhere. */
+function commonness(model: ChoiceModel | undefined, typed: number): number {
+  if (model?.kind !== "words") return 1;
+  const count = 2 ** language.lexicon.frequency(model.classes[typed] ?? "") - 1;
+  return Math.min(1, count / 50 / SELDOM);
+}
+
 function argument(name: string): string | null {
   const at = process.argv.indexOf(name);
   return at < 0 ? null : (process.argv[at + 1] ?? null);
 }
 
-const kept = argument("--margins");
-const file = path.join(DATA, "choices.bin");
-let sizes: ChoicesHeader["sizes"];
-let packed: Uint8Array;
-let all: Judged[];
-let proseWords: number;
-let proseCount = 0;
-if (kept && process.argv.includes("--again") && existsSync(kept)) {
-  const before = JSON.parse(readFileSync(kept, "utf8"));
-  ({ sizes, proseWords, all } = before);
-  for (const [index, trigram] of before.trigrams.entries()) {
-    const model = models[index];
-    if (model) model.trigram = trigram;
+/** All that is learned of one model. */
+interface LearnedModel {
+  trigram: number;
+  judged: Judged;
+  features: LearnedFeature[];
+}
+
+/** What the thresholds are chosen from. */
+interface Kept {
+  proseWords: number;
+  sizes: ChoicesHeader["sizes"];
+  packed: Uint8Array;
+  trigrams: number[];
+  all: Judged[];
+}
+
+const countWords = (texts: readonly string[]) =>
+  texts.reduce((sum, text) => sum + text.split(" ").length, 0);
+
+/** Learns the models it is told to, one message each, and answers with the file that holds one. */
+function learnOnDemand(folder: string): void {
+  for (let fold = 0; fold < FOLDS; fold++) {
+    const bytes = readFileSync(path.join(folder, `${LEXICAL}${fold}`));
+    const habits = new NounHabits(bytes.subarray(SUBJECT_TABLE));
+    finders.push(new SlotFinder(models, table, SubjectModel.read(bytes), habits));
   }
-  packed = Buffer.from(before.packed, "base64");
-} else {
-  const { prose, others } = trainingSentences();
-  const sentences = [...prose, ...others];
-  proseCount = prose.length;
-  const count = (texts: string[]) => texts.reduce((sum, text) => sum + text.split(" ").length, 0);
-  proseWords = count(prose);
-  console.log(`${sentences.length} sentences, ${count(sentences)} words, ${models.length} models`);
-  const places: Place[][] = models.map(() => []);
+  const { prose, general, manuals } = trainingSentences();
+  const sources = [prose, general, manuals];
+  const sentences = sources.flat();
+  const places = models.map(({ classes, kind }, model) =>
+    classes.map((_, one) => sources.map(() => new Reservoir(CAP[kind], model * 8 + one))),
+  );
   for (const [sentence, text] of sentences.entries()) {
+    const source = sentence < prose.length ? 0 : sentence < prose.length + general.length ? 1 : 2;
     const syntax = readSentence(text, language);
-    finder.find(syntax, (slot, plain) => places[slot.model]?.push({ sentence, slot, plain }), true);
-  }
-  const features: LearnedFeature[] = [];
-  all = [];
-  for (const [index, model] of models.entries()) {
-    const { learned, judged } = train(index, places[index] ?? [], sentences);
-    all.push(judged);
-    model.trigram = Math.round(learned.trigram * 100) / 100;
-    const classes = model.classes.length;
-    for (const [feature, id] of learned.ids) {
-      const one: LearnedFeature = {
-        key: mixHashes(index + 1, feature) >>> 0 || 1,
-        classes: [],
-        values: [],
-      };
-      for (let at = 0; at < classes; at++) {
-        const value = Math.round((learned.weights[id * classes + at] ?? 0) * WEIGHT_SCALE);
-        if (value === 0) continue;
-        one.classes.push(at);
-        one.values.push(value);
-      }
-      if (one.classes.length > 0) features.push(one);
-    }
-    if (index % 20 === 0 || model.kind !== "words")
-      console.log(`${index} ${model.classes.join(" ")}`);
-  }
-  ({ bytes: packed, sizes } = packWeights(features));
-  if (kept) {
-    const trigramWeights = models.map(({ trigram }) => trigram);
-    const base64 = Buffer.from(packed).toString("base64");
-    writeFileSync(
-      kept,
-      JSON.stringify({ sizes, proseWords, all, trigrams: trigramWeights, packed: base64 }),
+    finder.find(
+      syntax,
+      (slot, plain) => places[slot.model]?.[slot.typed]?.[source]?.add({ sentence, slot, plain }),
+      true,
     );
   }
+  process.on("message", (index: number) => {
+    const { learned, judged } = train(index, places[index] ?? [], sources);
+    const trigram = Math.round(learned.trigram * 100) / 100;
+    const features = featuresOf(index, learned, models[index]?.classes.length ?? 0);
+    const file = path.join(folder, `${index}`);
+    writeFileSync(file, serialize({ trigram, judged, features } satisfies LearnedModel));
+    process.send?.(index);
+  });
+  process.send?.(-1);
 }
-chooseThresholds(all, proseWords, BUDGETS, "thresholds");
-chooseThresholds(all, proseWords, DOUBTFUL, "doubts");
-const text = Buffer.from(JSON.stringify({ models, sizes } satisfies ChoicesHeader));
-const header = Buffer.alloc(8);
-header.writeUInt32LE(CHOICES_MAGIC, 0);
-header.writeUInt32LE(text.length, 4);
-writeFileSync(file, Buffer.concat([header, text, packed]));
-console.log(`${8 + text.length + packed.length} bytes`);
+
+function featuresOf(model: number, { ids, weights }: Learned, classes: number): LearnedFeature[] {
+  const features: LearnedFeature[] = [];
+  for (const [feature, id] of ids) {
+    const one: LearnedFeature = {
+      key: mixHashes(model + 1, feature) >>> 0 || 1,
+      classes: [],
+      values: [],
+    };
+    for (let at = 0; at < classes; at++) {
+      const value = Math.round((weights[id * classes + at] ?? 0) * WEIGHT_SCALE);
+      if (value === 0) continue;
+      one.classes.push(at);
+      one.values.push(value);
+    }
+    if (one.classes.length > 0) features.push(one);
+  }
+  return features;
+}
+
+const LEXICAL = "lexical";
+
+/**
+ * What features ask of whole texts: the model of subjects, then the habits of nouns, as they follow
+ * the weights in the file. For each fold as learned without it, then from all.
+ */
+function learnLexical(sentences: readonly string[]): Uint8Array[] {
+  const learner = new SubjectLearner(table);
+  const counters = Array.from({ length: FOLDS + 1 }, () => new HabitCounter());
+  for (const [sentence, text] of sentences.entries()) {
+    const syntax = readSentence(text, language);
+    const own = foldOf(sentence);
+    finder.find(
+      syntax,
+      (slot, plain) => {
+        const kind = models[slot.model]?.kind;
+        if (kind === "number") learner.add(syntax, slot, plain, own);
+        if (kind !== "article") return;
+        const noun = syntax.words[syntax.nounGroups[syntax.nounAt[slot.to] ?? -1]?.head ?? -1];
+        if (!noun) return;
+        const afterPreposition = followsPreposition(syntax, slot.from);
+        for (const [fold, counter] of counters.entries()) {
+          if (fold !== own) counter.add(noun, afterPreposition, slot.typed === 0);
+        }
+      },
+      true,
+    );
+  }
+  return counters.map((counter, fold) => {
+    const weights = learner.weights(fold);
+    const steps = counter.steps(trigrams as NonNullable<typeof trigrams>);
+    return Buffer.concat([Buffer.from(weights.buffer), Buffer.from(steps.buffer)]);
+  });
+}
+
+/** Shares the models out among as many processes as there are processors. */
+async function learnAll(): Promise<Kept> {
+  const folder = mkdtempSync(path.join(tmpdir(), "choices-"));
+  const { prose, general, manuals } = trainingSentences();
+  const lexical = learnLexical([...prose, ...general, ...manuals]);
+  for (const [fold, bytes] of lexical.entries()) {
+    writeFileSync(path.join(folder, `${LEXICAL}${fold}`), bytes);
+  }
+  // Those of the grammar take longest.
+  const queue = models.map((_, index) => index).reverse();
+  const workers = Array.from({ length: availableParallelism() }, () =>
+    fork(import.meta.filename, ["--learn-into", folder]),
+  );
+  await Promise.all(
+    workers.map(
+      (worker) =>
+        new Promise<void>((resolve, reject) => {
+          worker.on("message", (done: number) => {
+            if (done >= 0) console.log(`${done} ${models[done]?.classes.join(" ")}`);
+            const next = queue.shift();
+            if (next === undefined) {
+              worker.disconnect();
+              resolve();
+            } else worker.send(next);
+          });
+          worker.on("exit", (code) => code !== 0 && reject(new Error(`stopped with ${code}`)));
+        }),
+    ),
+  );
+  const learned = models.map(
+    (_, index): LearnedModel => deserialize(readFileSync(path.join(folder, `${index}`))),
+  );
+  rmSync(folder, { recursive: true });
+  const { bytes: packed, sizes } = packWeights(learned.flatMap(({ features }) => features));
+  return {
+    proseWords: countWords(prose),
+    sizes,
+    packed: Buffer.concat([packed, lexical[FOLDS] as Uint8Array]),
+    trigrams: learned.map(({ trigram }) => trigram),
+    all: learned.map(({ judged }) => judged),
+  };
+}
+
+function writeModels({ proseWords, sizes, packed, trigrams: weights, all }: Kept): void {
+  for (const [index, trigram] of weights.entries())
+    (models[index] as ChoiceModel).trigram = trigram;
+  chooseThresholds(all, proseWords, BUDGETS, "thresholds");
+  chooseThresholds(all, proseWords, DOUBTFUL, "doubts");
+  const text = Buffer.from(JSON.stringify({ models, sizes } satisfies ChoicesHeader));
+  const header = Buffer.alloc(8);
+  header.writeUInt32LE(CHOICES_MAGIC, 0);
+  header.writeUInt32LE(text.length, 4);
+  writeFileSync(path.join(DATA, "choices.bin"), Buffer.concat([header, text, packed]));
+  console.log(`${8 + text.length + packed.length} bytes`);
+}
+
+const folder = argument("--learn-into");
+const kept = argument("--margins");
+if (folder) learnOnDemand(folder);
+else if (kept && process.argv.includes("--again")) writeModels(deserialize(readFileSync(kept)));
+else {
+  const learned = await learnAll();
+  if (kept) writeFileSync(kept, serialize(learned));
+  writeModels(learned);
+}

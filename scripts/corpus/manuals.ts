@@ -2,8 +2,8 @@ import { existsSync, readdirSync, readFileSync } from "node:fs";
 import path from "node:path";
 import type { Span } from "../../src/core/manuscript/model.ts";
 
-/** Essays on one subject, a million words of argument by several hands, for training. */
-export const ESSAYS = ["/usr/share/doc/anarchism/html"];
+/** Essays and a dictionary of slang, a million words of argument by several hands, for training. */
+export const ESSAYS = ["/usr/share/doc/anarchism/html", "/usr/share/doc/jargon-text"];
 
 /**
  * Technical manuals as Debian's documentation packages hold them, in HTML: for training, for tuning
@@ -24,13 +24,14 @@ export const MANUALS = {
     "/usr/share/doc/postgresql-doc-15/html",
   ],
 };
+
 /** The pages under a folder, sorted; none where it is missing. */
 export function htmlFiles(folder: string): string[] {
   if (!existsSync(folder)) return [];
-  return readdirSync(folder, { recursive: true, encoding: "utf8" })
-    .filter((name) => /\.html?(?:\.en)?$/.test(name))
-    .sort()
-    .map((name) => path.join(folder, name));
+  return readdirSync(folder, { recursive: true, withFileTypes: true })
+    .filter((entry) => entry.isFile() && /\.html?(?:\.en)?$/.test(entry.name))
+    .map((entry) => path.join(entry.path, entry.name))
+    .sort();
 }
 
 /** The text of a page: blocks as lines, inline code as code spans, listings left out. */

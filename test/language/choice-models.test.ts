@@ -63,7 +63,7 @@ describe("the choice models", () => {
   test("know a right word in the wrong place, and leave the right one", () => {
     assert.ok(better("The letter came form the office.").includes("3: from"));
     assert.deepEqual(better("The letter came from the office."), []);
-    assert.deepEqual(better("The well is deeper then the shaft."), ["4: than"]);
+    assert.ok(better("The keeper new the tides well.").includes("2: knew"));
   });
 
   test("refuse a file that is none", () => {

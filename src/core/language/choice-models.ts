@@ -1,6 +1,8 @@
 import { z } from "zod";
 import { type Around, fitOf, fitOfEnd, idsAround } from "./fit.ts";
 import { ownerForm } from "./mark-slots.ts";
+import { NounHabits } from "./noun-habits.ts";
+import { finiteVerbAt } from "./number-slots.ts";
 import {
   formsOfWritten,
   likelierArticle,
@@ -10,8 +12,9 @@ import {
   SlotFinder,
   THIRD,
 } from "./slot-finder.ts";
-import { MAX_FEATURES, mixHashes, nearFeatures } from "./slots.ts";
+import { followsPreposition, MAX_FEATURES, mixHashes, nearFeatures } from "./slots.ts";
 import { SparseWeights } from "./sparse-weights.ts";
+import { SUBJECT_TABLE, SubjectModel } from "./subject-model.ts";
 import type { Syntax } from "./syntax.ts";
 import type { Trigrams } from "./trigrams.ts";
 import type { WordTable } from "./words.ts";
@@ -22,7 +25,8 @@ import type { WordTable } from "./words.ts";
  * One threshold for each word typed says how far ahead another must be before it is worth a mark.
  *
  * The file: magic and the byte length of what follows as little-endian 32-bit numbers, a list of
- * the models as JSON (`modelSchema`), then the weights (`sparse-weights.ts`).
+ * the models as JSON (`modelSchema`), then the weights (`sparse-weights.ts`), then those of the model
+ * of subjects (`subject-model.ts`) and the habits of nouns (`noun-habits.ts`).
  */
 export const CHOICES_MAGIC = 0x43485244;
 /** Weights are stored as whole numbers, this many to 1. */
@@ -62,8 +66,15 @@ export interface BetterChoice extends Slot {
 /** A lead by what stands next to the place that the other features hardly ever make up for; chosen on the tuning part. */
 const CLEAR_LEAD = { words: 0.6, stop: 1, owner: 1, number: 2.5, article: 2, form: 2 };
 
+/** Log odds of a subject's number beyond which its verb is not asked about; chosen on the tuning part. */
+const CLEAR_ODDS = 2;
+/** Log odds beyond which a noun that stands bare is not asked about; likewise. */
+const MOSTLY_BARE = 0.5;
+
 export class ChoiceModels {
   readonly models: readonly ChoiceModel[];
+  readonly subjects: SubjectModel;
+  private readonly habits: NounHabits;
   private readonly weights: SparseWeights;
   private readonly finder: SlotFinder;
   private readonly features = new Int32Array(MAX_FEATURES);
@@ -88,7 +99,10 @@ export class ChoiceModels {
     const { models, sizes } = headerSchema.parse(JSON.parse(text));
     this.models = models;
     this.weights = new SparseWeights(bytes.subarray(8 + length), sizes);
-    this.finder = new SlotFinder(models, table);
+    const after = 8 + length + this.weights.byteLength;
+    this.subjects = SubjectModel.read(bytes.subarray(after));
+    this.habits = new NounHabits(bytes.subarray(after + SUBJECT_TABLE));
+    this.finder = new SlotFinder(models, table, this.subjects, this.habits);
   }
 
   /** The places where something else fits better, by more than its threshold. */
@@ -101,11 +115,28 @@ export class ChoiceModels {
       const sure = model.thresholds[slot.typed] ?? Number.POSITIVE_INFINITY;
       const threshold = Math.min(sure, model.doubts[slot.typed] ?? Number.POSITIVE_INFINITY);
       if (threshold === Number.POSITIVE_INFINITY) return;
+      if (model.kind === "number" && this.hasItsNumber(syntax, slot)) return;
+      if (model.kind === "article" && this.isMostlyBare(syntax, slot)) return;
       const better = this.judge(syntax, slot, model, trigrams, threshold);
       if (better && better.margin > threshold)
         found.push({ ...better, sure: better.margin > sure });
     });
     return found;
+  }
+
+  /** Whether the subject of a verb is clearly of the number that the verb is written in. */
+  private hasItsNumber(syntax: Syntax, { from, typed }: Slot): boolean {
+    if (typed === 2) return false;
+    const lemma = this.table.word(this.table.verb(syntax.words[from]?.form ?? ""));
+    const odds = this.subjects.pluralOdds(syntax, from, finiteVerbAt(syntax, from), lemma);
+    return (typed === 0 ? -odds : odds) > CLEAR_ODDS;
+  }
+
+  /** Whether the noun of a group without an article seldom has one. */
+  private isMostlyBare(syntax: Syntax, { from, to, typed }: Slot): boolean {
+    const head = syntax.words[syntax.nounGroups[syntax.nounAt[to] ?? -1]?.head ?? -1];
+    if (typed !== 0 || !head) return false;
+    return this.habits.bareOdds(head, followsPreposition(syntax, from)) > MOSTLY_BARE;
   }
 
   private addWeights(model: number, from: number, to: number): void {
@@ -212,10 +243,13 @@ export function formOf(form: string, one: number, table: WordTable): string {
   return table.inflect(lemma, inflection);
 }
 
-/**
- * Weighs the classes of a slot. `values` are the model's own; those of verb forms that are spelled
- * alike count as one. Finite forms are not weighed against each other: that is tense or number.
- */
+/** The forms a verb is written in, as bits of FORMS; for a noun that might be a verb, the number it would have. */
+export function ownForms(kind: ChoiceModel["kind"], slot: Slot, form: string, table: WordTable) {
+  if (kind === "form") return formsOfWritten(form, table);
+  return kind === "number" && slot.typed === 2 && form === table.verb(form) ? 1 : 0;
+}
+
+/** Weighs the classes of a slot in its sentence; see `weigh`. */
 export function decide(
   model: ChoiceModel,
   slot: Slot,
@@ -225,14 +259,37 @@ export function decide(
   table: WordTable,
   threshold: number,
 ): Omit<BetterChoice, "sure"> | null {
-  let { typed } = slot;
-  const form = syntax.words[slot.from]?.form ?? "";
+  const own = ownForms(model.kind, slot, syntax.words[slot.from]?.form ?? "", table);
+  let around: Around | null = null;
+  const fit = (one: number) => {
+    around ??= idsAround(syntax, slot.from, slot.to, trigrams);
+    return fitOfClass(model, one, slot, around, syntax, trigrams, table);
+  };
+  const found = weigh(model, slot.typed, own, values, fit, threshold);
+  return found && { ...slot, ...found };
+}
+
+/**
+ * The best class but the one that stands there, and how far it is ahead; null where none can reach
+ * the threshold. `values` are the model's own; those of verb forms that are spelled alike count as
+ * one, and finite forms are not weighed against each other: that is tense or number.
+ */
+export function weigh(
+  { kind, trigram }: Pick<ChoiceModel, "kind" | "trigram">,
+  written: number,
+  own: number,
+  values: number[],
+  fit: (one: number) => number,
+  threshold: number,
+): { best: number; margin: number } | null {
+  let typed = written;
   let allowed = (1 << values.length) - 1;
-  if (model.kind === "form") {
-    const own = formsOfWritten(form, table);
+  if (kind === "form") {
     if (own === 0) return null;
     allowed &= ~own;
     if (own & FINITE_FORMS) allowed &= ~FINITE_FORMS;
+    // What the tagger makes of it need not be a form that it is written in.
+    if ((own & (1 << typed)) === 0) typed = 31 - Math.clz32(own);
     for (let one = 0; one < values.length; one++) {
       if (own & (1 << one) && (values[one] ?? 0) > (values[typed] ?? 0)) typed = one;
     }
@@ -244,32 +301,29 @@ export function decide(
         }
       }
     }
-  } else if (model.kind === "number" && typed === 2) {
+  } else if (kind === "number" && typed === 2) {
     // As a verb it would be in the number that its form has.
-    const own = form === table.verb(form) ? 1 : 0;
     if ((values[own] ?? 0) > (values[2] ?? 0)) typed = own;
     allowed &= ~(1 << 2) & ~(1 << own);
-  } else allowed &= model.kind === "number" ? ~(1 << 2) & ~(1 << typed) : ~(1 << typed);
+  } else allowed &= kind === "number" ? ~(1 << 2) & ~(1 << typed) : ~(1 << typed);
   const leadOver = (one: number) => (values[one] ?? 0) - (values[typed] ?? 0);
   let lead = Number.NEGATIVE_INFINITY;
   for (let one = 0; one < values.length; one++) {
     if (allowed & (1 << one)) lead = Math.max(lead, leadOver(one));
   }
-  if (lead + MOST_BY_TRIGRAMS * model.trigram < threshold) return null;
-  const around = idsAround(syntax, slot.from, slot.to, trigrams);
-  const fit = (one: number) => fitOfClass(model, one, slot, around, syntax, trigrams, table);
-  const own = fit(typed);
+  if (lead + MOST_BY_TRIGRAMS * trigram < threshold) return null;
+  const ownFit = fit(typed);
   let best = -1;
   let margin = Number.NEGATIVE_INFINITY;
   for (let one = 0; one < values.length; one++) {
     if ((allowed & (1 << one)) === 0) continue;
-    const ahead = leadOver(one) + model.trigram * (fit(one) - own);
+    const ahead = leadOver(one) + trigram * (fit(one) - ownFit);
     if (ahead > margin) {
       margin = ahead;
       best = one;
     }
   }
-  return best < 0 ? null : { ...slot, best, margin };
+  return best < 0 ? null : { best, margin };
 }
 
 const FINITE_FORMS = (1 << PRESENT) | (1 << THIRD) | (1 << PAST);

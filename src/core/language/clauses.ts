@@ -180,7 +180,18 @@ const EITHER = new Set(
 );
 
 /** The number of a noun group for its verb; unknown where usage is divided. */
-export function numberOf({ words, tags }: Syntax, group: NounGroup): GrammaticalNumber {
+export function numberOf(syntax: Syntax, group: NounGroup): GrammaticalNumber {
+  const index = syntax.nounAt[group.head] ?? -1;
+  const known = NUMBERS[(syntax.numbers[index] ?? 0) - 1];
+  if (known) return known;
+  const number = numberForVerb(syntax, group);
+  if (index >= 0) syntax.numbers[index] = NUMBERS.indexOf(number) + 1;
+  return number;
+}
+
+const NUMBERS: readonly GrammaticalNumber[] = ["singular", "plural", "unknown"];
+
+function numberForVerb({ words, tags }: Syntax, group: NounGroup): GrammaticalNumber {
   const head = words[group.head]?.form ?? "";
   if (EITHER.has(head)) return "unknown";
   if (group.pronoun) return group.number;

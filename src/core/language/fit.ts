@@ -30,7 +30,7 @@ export function idsAround(
       tail = form + tail;
       continue;
     }
-    before.push(trigrams.id(form + tail));
+    before.push(tail === "" ? (words[at]?.trigram ?? -1) : trigrams.id(form + tail));
     tail = "";
   }
   if (before.length < SIDE) before.push(trigrams.id("<s>"));
@@ -38,13 +38,10 @@ export function idsAround(
   const after: number[] = [];
   for (let at = to; at < end && after.length < SIDE; at++) {
     if (TAG_SETS.STOP[tags[at] ?? 0]) continue;
-    let form = words[at]?.form ?? "";
     const next = words[at + 1]?.form ?? "";
-    if (at + 1 < end && (next.startsWith("'") || next === "n't")) {
-      form += next;
-      at++;
-    }
-    after.push(trigrams.id(form));
+    const joined = at + 1 < end && (next.startsWith("'") || next === "n't");
+    after.push(joined ? trigrams.id((words[at]?.form ?? "") + next) : (words[at]?.trigram ?? -1));
+    if (joined) at++;
   }
   if (after.length < SIDE) after.push(trigrams.id("</s>"));
   while (after.length < SIDE) after.push(-1);

@@ -1,5 +1,5 @@
 import { mixHashes } from "./slots.ts";
-import { type Syntax, written } from "./syntax.ts";
+import type { Syntax } from "./syntax.ts";
 import { TAG, TAG_SETS, tagSet } from "./tag-sets.ts";
 import type { WordTable } from "./words.ts";
 
@@ -10,12 +10,15 @@ import type { WordTable } from "./words.ts";
 
 /** What cannot end a sentence, or hardly ever does. */
 const GOES_ON = tagSet("DT", "PRP$", "CC", "TO", "PDT", ",", ":", "BR", "QT", ".");
+/** Determiners that may be a noun's stead: "talking like this". */
+const STANDS_ALONE = new Set("this that these those all any both each some".split(" "));
 /** A word this common in small letters (log2 of its count) has its capital from its place. */
 const COMMON = 6;
 /** Units that a sentence has before its stop. */
-const LEAST_BEFORE = 3;
+const LEAST_BEFORE = 2;
+const [LETTER_A, LETTER_I] = [65, 73];
 
-/** Whether a sentence may end before this unit: a capital on a word that mostly has none. */
+/** Whether a sentence may end before this unit: a capital after a word that has none, or on one that mostly has none. */
 export function mayOpen(syntax: Syntax, unit: number): boolean {
   const { text, units, words, tags } = syntax;
   const from = units[unit]?.from ?? 0;
@@ -24,10 +27,17 @@ export function mayOpen(syntax: Syntax, unit: number): boolean {
     return false;
   }
   if (text.charCodeAt(from - 1) !== 32 || units[unit - 1]?.to !== from - 1) return false;
-  if (GOES_ON[tags[unit - 1] ?? 0] || (words[unit]?.frequency ?? 0) < COMMON) return false;
+  if (GOES_ON[tags[unit - 1] ?? 0] && !STANDS_ALONE.has(words[unit - 1]?.form ?? "")) return false;
   const second = text.charCodeAt(from + 1);
   const alone = (units[unit]?.to ?? 0) - from === 1;
-  return alone ? code === 65 : second >= 97 && second <= 122;
+  if (alone ? code !== LETTER_A && code !== LETTER_I : !(second >= 97 && second <= 122))
+    return false;
+  if (alone && code === LETTER_A) return true;
+  if (!alone && (words[unit]?.frequency ?? 0) >= COMMON) return true;
+  // "I" and names have their capital anywhere; two names in a row are one.
+  const before = text.charCodeAt(units[unit - 1]?.from ?? 0);
+  const small = (before >= 97 && before <= 122) || (before >= 48 && before <= 57);
+  return small && tags[unit - 1] !== TAG.IN && tags[unit - 1] !== TAG.CS;
 }
 
 /** Whether a unit is a noun in plain s or 's, by the number of units it takes; or 0. */
@@ -48,6 +58,12 @@ export function ownerUnits({ words, tags }: Syntax, unit: number, table: WordTab
 export function ownerForm(form: string, owns: boolean, table: WordTable): string {
   const singular = table.noun(form);
   return owns ? `${singular}'s` : table.inflect(singular, "NNS");
+}
+
+/** Whether a unit begins with a capital of the Latin alphabets of Western Europe. */
+function isCapital({ text, units }: Syntax, unit: number): boolean {
+  const code = text.charCodeAt(units[unit]?.from ?? 0);
+  return (code >= 65 && code <= 90) || (code >= 192 && code <= 222);
 }
 
 const KIND = 0x9e3779b1;
@@ -79,7 +95,7 @@ export function stopFeatures(
   const opener = words[unit]?.hash ?? 0;
   const tag = tags[unit] ?? 0;
   const last = tags[unit - 1] ?? 0;
-  const capital = (at: number) => (at < end && /^\p{Lu}/u.test(written(syntax, at)) ? 1 : 0);
+  const capital = (at: number) => (at < end && isCapital(syntax, at) ? 1 : 0);
   const ahead = capital(unit + 1);
   const behind = capital(unit - 1);
   const around = ahead * 4 + behind * 2 + (unit - 2 >= start ? capital(unit - 2) : 0);
@@ -93,6 +109,24 @@ export function stopFeatures(
   add(157, Math.min(15, Math.round(words[unit]?.frequency ?? 0)));
   add(158, mixHashes(last * 64 + tag, verbs));
   add(159, mixHashes(tag * 8 + around, verbs));
+  // "As he passed it Barton turned": an opening that goes before its main clause.
+  const opening = tags[start] ?? 0;
+  let commas = 0;
+  let since = 0;
+  for (let at = start; at < unit; at++) {
+    if (tags[at] === TAG[","]) {
+      commas++;
+      since = 0;
+    } else if (verbGroups[verbAt[at] ?? -1]?.finite === at) since++;
+  }
+  const next = unit + 1 < end ? (tags[unit + 1] ?? 0) : 0;
+  const clauses = Math.min(2, commas) * 4 + Math.min(3, since);
+  add(160, mixHashes(opening * 16 + clauses, verbs));
+  add(161, mixHashes(opening * 16 + clauses, tag * 64 + next));
+  add(162, mixHashes(last * 64 + tag, next));
+  add(163, mixHashes(words[unit - 1]?.hash ?? 0, tag * 64 + next));
+  add(164, mixHashes(words[unit - 1]?.kin ?? 0, tag * 64 + next));
+  add(165, mixHashes(clauses, mixHashes(last * 64 + tag, next)));
   return count;
 }
 

@@ -1,16 +1,14 @@
 import type { ChoiceModel } from "./choice-models.ts";
+import { numberOf, subjectOf } from "./clauses.ts";
 import { VERB } from "./lexicon.ts";
 import { mayOpen, ownerFeatures, ownerUnits, stopFeatures } from "./mark-slots.ts";
+import type { NounHabits } from "./noun-habits.ts";
+import { numberFeatures } from "./number-slots.ts";
 import { isPlainNumber, isPlainPlural, isPlainWord } from "./plain-places.ts";
-import {
-  groupFeatures,
-  nearFeatures,
-  numberFeatures,
-  verbFeatures,
-  wideFeatures,
-} from "./slots.ts";
+import { groupFeatures, nearFeatures, verbFeatures, wideFeatures } from "./slots.ts";
+import type { SubjectModel } from "./subject-model.ts";
 import type { NounGroup, Syntax } from "./syntax.ts";
-import { TAG, TAG_SETS } from "./tag-sets.ts";
+import { TAG, TAG_SETS, tagSet } from "./tag-sets.ts";
 import type { Trigrams } from "./trigrams.ts";
 import type { WordTable } from "./words.ts";
 
@@ -45,11 +43,14 @@ export class SlotFinder {
   private readonly article: number;
   private readonly stop: number;
   private readonly owner: number;
-  private readonly participles = new Map<string, boolean>();
+  /** The forms of words met so far, as bits of FORMS. */
+  private readonly written = new Map<string, number>();
 
   constructor(
     readonly models: readonly ChoiceModel[],
     private readonly table: WordTable,
+    private readonly subjects: SubjectModel | null,
+    private readonly habits: NounHabits | null,
   ) {
     for (const [model, { kind, classes }] of models.entries()) {
       if (kind !== "words") continue;
@@ -95,7 +96,8 @@ export class SlotFinder {
       const tag = tags[at] ?? 0;
       if (this.number >= 0) {
         const typed = numberTyped(syntax, at, tag);
-        const right = typed >= 0 && isPlainNumber(syntax, at, typed);
+        const right =
+          typed >= 0 && (isPlainNumber(syntax, at, typed) || agreesPlainly(syntax, at, typed));
         if (typed >= 0 && (plainToo || !right)) {
           found({ model: this.number, from: at, to: at + 1, typed }, right);
         }
@@ -126,19 +128,21 @@ export class SlotFinder {
   /** "To read", "must read", "is reading", "has read": the form that is wanted. */
   private isPlainForm({ words, tags }: Syntax, at: number, tag: number): boolean {
     const governor = tags[at - 1];
-    if (governor === TAG.MD || governor === TAG.TO) return tag === TAG.VB;
+    if (governor === TAG.MD || governor === TAG.TO)
+      return tag === TAG.VB && this.isWritten(words[at]?.form ?? "", BARE);
     if (!AUXILIARY.has(words[at - 1]?.form ?? "")) return false;
     if (tag === TAG.VBG) return true;
-    return tag === TAG.VBN && this.isParticiple(words[at]?.form ?? "");
+    return tag === TAG.VBN && this.isWritten(words[at]?.form ?? "", PARTICIPLE);
   }
 
-  private isParticiple(form: string): boolean {
-    let known = this.participles.get(form);
+  /** Whether a word as written may be one of FORMS. */
+  private isWritten(form: string, wanted: number): boolean {
+    let known = this.written.get(form);
     if (known === undefined) {
-      known = (formsOfWritten(form, this.table) & (1 << PARTICIPLE)) !== 0;
-      this.participles.set(form, known);
+      known = formsOfWritten(form, this.table);
+      this.written.set(form, known);
     }
-    return known;
+    return (known & (1 << wanted)) !== 0;
   }
 
   /** Fills in all features of a slot and returns how many there are. */
@@ -159,14 +163,16 @@ export class SlotFinder {
     const kind = this.models[slot.model]?.kind;
     const reach = kind === "words" ? undefined : 0;
     const count = wideFeatures(syntax, from, to, features, counted, reach);
-    if (kind === "number") return numberFeatures(syntax, from, features, count);
+    const form = syntax.words[from]?.form ?? "";
+    const lemma = () => this.table.word(this.table.verb(form));
+    if (kind === "number")
+      return numberFeatures(syntax, from, lemma(), features, count, this.subjects);
     if (kind === "article")
-      return groupFeatures(syntax, from, to, features, count, trigrams, this.table);
+      return groupFeatures(syntax, from, to, features, count, trigrams, this.table, this.habits);
     if (kind === "words") return count;
     if (kind === "stop") return stopFeatures(syntax, from, features, count);
     if (kind === "owner") return ownerFeatures(syntax, from, to, features, count, this.table);
-    const form = syntax.words[from]?.form ?? "";
-    return verbFeatures(syntax, from, this.table.word(this.table.verb(form)), features, count);
+    return verbFeatures(syntax, from, lemma(), features, count);
   }
 }
 
@@ -186,12 +192,41 @@ function numberTyped(syntax: Syntax, at: number, tag: number): number {
   if (((words[at]?.traits ?? 0) & VERB) === 0) return -1;
   const before = tags[at - 1] ?? 0;
   if (at <= (syntax.sentenceFrom[at] ?? 0)) return -1;
-  if (!TAG_SETS.NOMINAL[before] && before !== TAG.PPS && before !== TAG.PPSS && before !== TAG.PN) {
-    return -1;
-  }
+  const one = before === TAG.DT && ONE_THING.has(words[at - 1]?.form ?? "");
+  if (!MAY_BE_SUBJECT[before] && !one) return -1;
   if (TAG_SETS.NOMINAL[tags[at + 1] ?? 0] || tags[at + 1] === TAG.POS) return -1;
   return 2;
 }
+
+/** Units within which a noun that might be a verb is followed by its own. */
+const VERB_REACH = 5;
+
+/** Another finite verb in the same sentence, less than `reach` units on. */
+export function hasVerbWithin(
+  { verbGroups, verbAt, sentenceTo }: Syntax,
+  unit: number,
+  reach: number,
+): boolean {
+  const end = Math.min(unit + reach, sentenceTo[unit] ?? 0);
+  for (let at = unit + 1; at < end; at++) {
+    if (verbGroups[verbAt[at] ?? -1]?.finite === at) return true;
+  }
+  return false;
+}
+
+/** A verb right after its subject, which is of its number: "the lamps are"; a noun before its verb. */
+function agreesPlainly(syntax: Syntax, at: number, typed: number): boolean {
+  if (typed === 2) return hasVerbWithin(syntax, at, VERB_REACH);
+  const verb = syntax.verbGroups[syntax.verbAt[at] ?? -1];
+  if (verb?.finite !== at) return false;
+  const before = syntax.nounGroups[syntax.nounAt[at - 1] ?? -1];
+  if (!before || numberOf(syntax, before) !== (typed === 0 ? "singular" : "plural")) return false;
+  const subject = subjectOf(syntax, verb);
+  return subject?.near === true && subject.group === before;
+}
+
+const MAY_BE_SUBJECT = tagSet("NN", "NNS", "NNP", "NNPS", "PPS", "PPSS", "PN", "CD", "VBG");
+const ONE_THING = new Set(["this", "that"]);
 
 /** Whether a unit may be a verb whose form an auxiliary or "to" before it decides. */
 function isGoverned(syntax: Syntax, at: number, tag: number): boolean {

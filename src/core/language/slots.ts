@@ -1,4 +1,4 @@
-import { numberOf, subjectOf } from "./clauses.ts";
+import type { NounHabits } from "./noun-habits.ts";
 import type { Syntax } from "./syntax.ts";
 import { TAG, TAG_SETS } from "./tag-sets.ts";
 import type { Trigrams } from "./trigrams.ts";
@@ -21,13 +21,13 @@ function mix(a: number, b: number): number {
 export { mix as mixHashes };
 
 /** Parts the kinds of features. */
-const KIND = 0x9e3779b1;
-const START = hashText("<s>");
-const END = hashText("</s>");
-const START_TAG = 60;
-const END_TAG = 61;
-const START_KIN = 256;
-const END_KIN = 257;
+export const KIND = 0x9e3779b1;
+export const START = hashText("<s>");
+export const END = hashText("</s>");
+export const START_TAG = 60;
+export const END_TAG = 61;
+export const START_KIN = 256;
+export const END_KIN = 257;
 /** How many words on each side are told apart from their order. */
 const REACH = 7;
 
@@ -210,137 +210,12 @@ export function verbFeatures(
 }
 
 /** The unit before a verb that is no adverb. */
-function unitBefore({ tags, sentenceFrom }: Syntax, unit: number): number {
+export function unitBefore({ tags, sentenceFrom }: Syntax, unit: number): number {
   const start = sentenceFrom[unit] ?? 0;
   let before = unit - 1;
   while (before >= start && (TAG_SETS.ADV[tags[before] ?? 0] || tags[before] === TAG.NOT)) before--;
   return before;
 }
-
-/** What governs a noun group: the word before it, by its kind. */
-function governorOf(
-  { words, tags, verbAt, verbGroups, sentenceFrom }: Syntax,
-  from: number,
-): number {
-  const at = from - 1;
-  if (at < (sentenceFrom[from] ?? 0)) return 0;
-  const form = words[at]?.form ?? "";
-  const verb = verbGroups[verbAt[at] ?? -1];
-  if (verb) return verb.infinitive ? 1 : verb.finite >= 0 ? 2 : 3;
-  if (form === "of") return 4;
-  if (tags[at] === TAG.IN || tags[at] === TAG.TO) return 5;
-  if (form === "and") return 6;
-  if (form === "or" || form === "nor") return 7;
-  if (form === "that" || form === "which" || form === "who") return 8;
-  if (tags[at] === TAG.CS) return form === "than" || form === "as" ? 9 : 10;
-  if (form === ",") return 11;
-  if (tags[at] === TAG.CC) return 12;
-  if (TAG_SETS.WH[tags[at] ?? 0]) return 13;
-  return TAG_SETS.STOP[tags[at] ?? 0] ? 14 : 15;
-}
-
-/** Noun groups looked back at. */
-const GROUPS = 4;
-
-/** Fills in what matters for the number of a verb: the noun groups before it and what governs them. */
-export function numberFeatures(
-  syntax: Syntax,
-  unit: number,
-  features: Int32Array,
-  counted: number,
-): number {
-  const { words, tags, nounGroups, nounAt } = syntax;
-  const start = syntax.sentenceFrom[unit] ?? 0;
-  let count = counted;
-  const add = (kind: number, value: number) => {
-    features[count++] = mix(kind * KIND, value);
-  };
-  const before = unitBefore(syntax, unit);
-  const word = before >= start ? (words[before]?.hash ?? START) : START;
-  const tag = before >= start ? (tags[before] ?? 0) : START_TAG;
-  const group = syntax.verbGroups[syntax.verbAt[unit] ?? -1];
-  const verb =
-    group && group.finite === unit
-      ? group
-      : {
-          ...LONE_VERB,
-          from: unit,
-          to: Math.max(unit + 1, group?.to ?? 0),
-          finite: unit,
-          main: unit,
-        };
-  const subject = subjectOf(syntax, verb);
-  const number = subject ? NUMBER_CODES[subject.number] : 0;
-  const near = (subject?.near ? 1 : 0) + (subject?.inverted ? 2 : 0);
-  add(80, number);
-  add(81, number * 8 + near);
-  add(82, word);
-  add(83, tag * 4 + number);
-  if (subject) {
-    const { head, from } = subject.group;
-    add(84, mix(words[head]?.hash ?? 0, near));
-    add(85, mix(words[from]?.hash ?? 0, number));
-    add(86, (tags[head] ?? 0) * 64 + number * 8 + near);
-    add(87, mix(governorOf(syntax, from), number * 8 + near));
-    add(88, mix(words[head]?.ending ?? 0, tags[head] ?? 0));
-    const kin = words[head]?.kin ?? 0;
-    add(141, kin * 8 + near);
-    add(142, mix(kin, number * 8 + near));
-    add(143, mix(kin, words[unit + 1]?.kin ?? END_KIN));
-  }
-  // The groups before the verb, nearest first, by number and governor.
-  let path = 0;
-  let at = before;
-  let seen = 0;
-  let gap = 0;
-  while (at >= start && seen < GROUPS) {
-    const index = nounAt[at] ?? -1;
-    const one = nounGroups[index];
-    if (!one) {
-      const form = words[at]?.form ?? "";
-      if (seen === 0)
-        gap = mix(gap, GAP_WORDS.has(form) ? (words[at]?.hash ?? 0) : (tags[at] ?? 0));
-      at--;
-      continue;
-    }
-    const code =
-      NUMBER_CODES[numberOf(syntax, one)] * 32 +
-      governorOf(syntax, one.from) * 2 +
-      (one.pronoun ? 1 : 0);
-    path = mix(path + 1, code);
-    add(90 + seen, path);
-    if (seen === 0) {
-      add(94, gap);
-      add(95, mix(gap, code));
-      add(96, mix(words[one.head]?.hash ?? 0, governorOf(syntax, one.from)));
-    }
-    if (seen === 1) add(97, mix(gap, path));
-    at = one.from - 1;
-    seen++;
-  }
-  add(98, mix(number * 8 + near, path));
-  add(99, mix(gap, number * 8 + near));
-  const after = unit + 1 < (syntax.sentenceTo[unit] ?? 0) ? (tags[unit + 1] ?? 0) : END_TAG;
-  add(100, after * 64 + tag);
-  const next = nounGroups[nounAt[verb.to] ?? -1];
-  const following = next ? NUMBER_CODES[numberOf(syntax, next)] : 0;
-  add(101, following * 64 + tag);
-  add(102, mix(following * 8 + number, words[start]?.hash ?? 0));
-  // "if it were", "demands that he have": moods in which number does not show.
-  let mood = 0;
-  for (let back = before; back >= start && before - back < 10; back--) {
-    const form = words[back]?.form ?? "";
-    if (form === "if" || form === "though" || form === "lest" || form === "whether") mood = 1;
-    if (form === "that" && syntax.verbAt[back - 1] !== -1) mood = words[back - 1]?.hash ?? 2;
-    if (mood !== 0) break;
-  }
-  add(111, mix(mood, words[unit]?.ending ?? 0));
-  return count;
-}
-
-const NUMBER_CODES = { singular: 1, plural: 2, unknown: 3 } as const;
-const GAP_WORDS = new Set(["that", "which", "who", ",", "(", ")", "what", "there", "as"]);
-const LONE_VERB = { tense: "present", passive: false, negated: false, infinitive: false } as const;
 
 /** A difference of log10 in steps fine enough to learn from. */
 function fine(difference: number): number {
@@ -356,6 +231,7 @@ export function groupFeatures(
   counted: number,
   trigrams: Trigrams,
   table: WordTable,
+  habits: NounHabits | null,
 ): number {
   const { words, tags } = syntax;
   let count = counted;
@@ -387,11 +263,25 @@ export function groupFeatures(
   add(133, kin * 8 + length);
   add(134, mix(kin * 8 + length, tagBefore * 64 + after));
   add(135, mix(kin, words[to]?.kin ?? 0));
+  const later = group.to < end ? (words[group.to]?.hash ?? END) : END;
   const kinBefore = from > start ? (words[from - 1]?.kin ?? 0) : START_KIN;
   add(136, kin * 512 + kinBefore);
-  const later = group.to < end ? (words[group.to]?.hash ?? END) : END;
   add(78, mix(noun, later));
   add(137, mix(kin, later));
+  if (habits && head) {
+    const afterPreposition = followsPreposition(syntax, from);
+    const habit = Math.round(2 * habits.bareOdds(head, afterPreposition));
+    const other = Math.round(2 * habits.bareOdds(head, !afterPreposition));
+    add(190, habit);
+    add(191, mix(habit, tagBefore));
+    add(192, mix(habit, before));
+    add(193, mix(habit * 8 + length, after * 64 + tagBefore));
+    add(194, mix(habit * 8 + length, later));
+    add(195, mix(habit, other));
+    add(196, mix(habit, tags[to] ?? 0));
+    add(197, mix(habit, words[to]?.kin ?? 0));
+    add(198, mix(habit * 8 + length, kinBefore));
+  }
   // What is counted is met in the plural too.
   const plurals = table.word(table.inflect(head?.form ?? "", "NNS")).frequency;
   const more = Math.max(-8, Math.min(8, Math.round(plurals - (head?.frequency ?? 0))));
@@ -399,9 +289,9 @@ export function groupFeatures(
   add(139, more * 64 + tagBefore);
   add(140, mix(more * 8 + length, after * 64 + tagBefore));
   // How fond the noun and its first word are of articles, in a large body of text.
-  const id = trigrams.id(head?.form ?? "");
-  const first = trigrams.id(words[to]?.form ?? "");
-  const previous = from > start ? trigrams.id(words[from - 1]?.form ?? "") : trigrams.id("<s>");
+  const id = head?.trigram ?? -1;
+  const first = words[to]?.trigram ?? -1;
+  const previous = from > start ? (words[from - 1]?.trigram ?? -1) : trigrams.id("<s>");
   if (id >= 0) {
     const own = trigrams.score(-1, -1, id);
     const withA = fine(trigrams.score(-1, trigrams.id("a"), id) - own);
@@ -424,4 +314,9 @@ export function groupFeatures(
     add(110, mix(fine(bare), length * 64 + tagBefore));
   }
   return count;
+}
+
+/** Whether a preposition stands right before a unit. */
+export function followsPreposition({ tags, sentenceFrom }: Syntax, unit: number): boolean {
+  return unit > (sentenceFrom[unit] ?? 0) && tags[unit - 1] === TAG.IN;
 }

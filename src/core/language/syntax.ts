@@ -24,6 +24,9 @@ export interface Syntax {
   verbAt: Int32Array;
   /** Bits of where each unit stands: QUOTED, BRACKETED, CODE. */
   places: Uint8Array;
+  /** For each noun group what `numberOf` and `governorOf` made of it, 0 where they were not asked. */
+  numbers: Uint8Array;
+  governors: Uint8Array;
 }
 
 export const QUOTED = 1;
@@ -105,6 +108,8 @@ export function syntaxOf(
     nounAt,
     verbAt,
     places,
+    numbers: new Uint8Array(nounGroups.length),
+    governors: new Uint8Array(nounGroups.length),
   };
 }
 

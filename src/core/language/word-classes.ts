@@ -13,8 +13,13 @@ export class WordClasses {
     if (classes.length !== trigrams.size) throw new RangeError("not the classes of these words");
   }
 
-  /** The class of a lower-case word, or 0. */
-  of(form: string): number {
-    return this.classes[this.trigrams.id(form)] ?? 0;
+  /** The number of a lower-case word in the trigram model, or -1. */
+  numberOf(form: string): number {
+    return this.trigrams.id(form);
+  }
+
+  /** The class of a word by that number, or 0. */
+  of(number: number): number {
+    return this.classes[number] ?? 0;
   }
 }
