@@ -306,17 +306,17 @@ export class Engine {
       };
       if (check.judge) {
         const placed: PlacedFact<Fact>[] = [];
-        for (const [block, { facts }] of this.examined.entries()) {
-          for (const fact of facts[order] ?? []) placed.push({ block, fact });
-        }
+        this.eachWithFacts(order, (facts, block) => {
+          for (const fact of facts) placed.push({ block, fact });
+        });
         for (const finding of check.judge(placed, circumstances)) place(finding, finding.block);
       } else {
         const spares = check.sparesSpeech && (circumstances.leave & LEAVE_BITS.speech) !== 0;
-        for (const [block, { facts }] of this.examined.entries()) {
-          for (const fact of (facts[order] ?? []) as readonly MarkFact[]) {
+        this.eachWithFacts(order, (facts, block) => {
+          for (const fact of facts as readonly MarkFact[]) {
             if (!spares || !fact.quoted) place(fact, block);
           }
-        }
+        });
       }
       if (room.withheld > 0) this.withheldMarks.set(check.id, room.withheld);
     }
@@ -332,6 +332,14 @@ export class Engine {
     }
     this.marks = kept;
     return update;
+  }
+
+  /** The facts of one check, block by block; most checks have none in most blocks. */
+  private eachWithFacts(order: number, found: (facts: readonly Fact[], block: number) => void) {
+    for (let block = 0; block < this.examined.length; block++) {
+      const facts = this.examined[block]?.facts[order];
+      if (facts && facts.length > 0) found(facts, block);
+    }
   }
 
   /** The page each block begins on. */

@@ -54,6 +54,12 @@ const LEFT_ALONE = [
   "“Was it shut?” nobody asked.",
   "The tide rose to approx. five metres at 3 p.m. on Monday.",
   "See Table 1 (p. 5), and Fig. 2 for the rest.",
+  "The one he had was broken, and all she had was gone.",
+  "The gauge that was rebuilt in May by the harbour crew",
+  "How the gauge at the end of the pier was rebuilt",
+  "She had put up the notice “No boats will leave after six.”",
+  "He called the boat “Second Wind” and she said “It is too slow.”",
+  "The lamp was lit at 4.45 p.m. by the keeper.",
 ];
 
 /** A slip, and what the first correction makes of it. */
@@ -71,6 +77,29 @@ const MENDED: [wrong: string, right: string][] = [
   ["Each of these doors are locked at night.", "Each of these doors is locked at night."],
   ["There is no lamps in the tower.", "There are no lamps in the tower."],
   ["She have the only copy of the chart.", "She has the only copy of the chart."],
+  [
+    "We went on to the town where he teach. Even though it rained, we had gone on foot.",
+    "We went on to the town where he teaches. Even though it rained, we had gone on foot.",
+  ],
+  ["An ivy-clad lamp-post were all we saw.", "An ivy-clad lamp-post was all we saw."],
+  [
+    "The keeper turned away from the lamp and walked home along the quay",
+    "The keeper turned away from the lamp and walked home along the quay.",
+  ],
+  [
+    "He laid the log down and went to the window “Is there anybody out there?” he shouted.",
+    "He laid the log down and went to the window. “Is there anybody out there?” he shouted.",
+  ],
+  [
+    "At noon the boat came back to Boston. within a week she had left again.",
+    "At noon the boat came back to Boston. Within a week she had left again.",
+  ],
+  [
+    "The second value was 0.85. the third reading was lower.",
+    "The second value was 0.85. The third reading was lower.",
+  ],
+  ["He could got along with the crew.", "He could get along with the crew."],
+  ["The log will showed that it was shut.", "The log will show that it was shut."],
   ["It is recommend to shut the door.", "It is recommended to shut the door."],
   [
     "The old viewer has be replaced by a new one.",

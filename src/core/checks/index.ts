@@ -1,5 +1,5 @@
 import type { Check, Fact } from "./check.ts";
-import { agreement, eachAgreement, thereAgreement } from "./grammar/agreement.ts";
+import { agreement } from "./grammar/agreement.ts";
 import { aOrAn, doubleDeterminer, missingArticle } from "./grammar/articles.ts";
 import { calendarCapital, paragraphStart, pronounI, titleCapital } from "./grammar/capitals.ts";
 import {
@@ -13,6 +13,7 @@ import {
 } from "./grammar/commas.ts";
 import { adverbForm, comparisonWords, doubleComparison } from "./grammar/comparison.ts";
 import { confusedWords, fixedPhrase } from "./grammar/confused-words.ts";
+import { eachAgreement, thereAgreement } from "./grammar/each-and-there.ts";
 import { compoundHyphen } from "./grammar/hyphens.ts";
 import {
   extraWord,

@@ -70,10 +70,14 @@ export function markCheck(parts: MarkCheckParts): Check<MarkFact> {
     ...(parts.aPage === undefined ? {} : { aPage: parts.aPage }),
     sparesSpeech: true,
     examine(block, language, matches) {
-      if (notIn.includes(block.kind)) return NOTHING;
       if (matches.length === 0 && (!parts.find || places.size > 0)) return NOTHING;
+      if (notIn.includes(block.kind)) return NOTHING;
       const syntax = block.syntax();
       if (!syntax || isListing(block)) return NOTHING;
+      const searches =
+        places.size === 0 || matches.some(({ pattern }) => places.has(pattern.source));
+      const finds = searches ? parts.find?.(syntax, language, block) : undefined;
+      if (matches.length === 0 && finds?.length === 0) return NOTHING;
       const facts: MarkFact[] = [];
       const add = (first: number, last: number, fact: MarkFact) => {
         // What would change nothing is no mark.
@@ -88,12 +92,8 @@ export function markCheck(parts: MarkCheckParts): Check<MarkFact> {
         }
         facts.push(fact);
       };
-      let searched = places.size === 0;
       for (const match of matches) {
-        if (places.has(match.pattern.source)) {
-          searched = true;
-          continue;
-        }
+        if (places.has(match.pattern.source)) continue;
         if (parts.accepts && !parts.accepts(match, syntax, language)) continue;
         const { from, to, first, last } = markedRange(match, syntax);
         if (last <= first) continue;
@@ -102,7 +102,6 @@ export function markCheck(parts: MarkCheckParts): Check<MarkFact> {
         const unsure = parts.unsure?.(match, syntax) ?? false;
         add(first, last, { from, to, reason, choices, ...(unsure ? { unsure } : {}) });
       }
-      const finds = searched ? parts.find?.(syntax, language, block) : undefined;
       for (const found of finds ?? []) {
         const from = syntax.units[found.from]?.from ?? 0;
         const to = syntax.units[found.to - 1]?.to ?? from;
@@ -125,16 +124,15 @@ export function markCheck(parts: MarkCheckParts): Check<MarkFact> {
   };
 }
 
-const listings = new WeakMap<AnalysedBlock, boolean>();
+/** The block asked about last: all checks of a block ask one after the other. */
+const last: { block: AnalysedBlock | null; listing: boolean } = { block: null, listing: false };
 
-/** The same for all checks of a block. */
 function isListing(block: AnalysedBlock): boolean {
-  let known = listings.get(block);
-  if (known === undefined) {
-    known = looksLikeCode(block.text);
-    listings.set(block, known);
+  if (last.block !== block) {
+    last.listing = looksLikeCode(block.text);
+    last.block = block;
   }
-  return known;
+  return last.listing;
 }
 
 /** A listing without its markup: brackets, signs and slashes among few words. */

@@ -1,6 +1,7 @@
 import { numberForm } from "../../language/choice-models.ts";
 import { subjectOf } from "../../language/clauses.ts";
 import { NOUN, VERB } from "../../language/lexicon.ts";
+import { hasVerbWithin } from "../../language/slot-finder.ts";
 import {
   CODE,
   type NounGroup,
@@ -91,7 +92,12 @@ function mayDisagree(syntax: Syntax, verb: VerbGroup, best: number): boolean {
   if (((places[unit - 1] ?? 0) | (places[unit + 1] ?? 0)) & CODE) return false;
   const opens = unit === syntax.sentenceFrom[unit];
   if (opens && written(syntax, (syntax.sentenceTo[unit] ?? 1) - 1) !== "?") return false;
+  // "1) read it", "a) write it".
+  if (before === ")" || (best === 0 && words[unit]?.form === "were" && isSupposed(syntax, unit)))
+    return false;
   const subject = subjectOf(syntax, verb);
+  // "There is a lot of them": told by a check of its own.
+  if (subject?.inverted && subject.number === "unknown") return false;
   // "That boats leave at noon is known", "what he saw was": a clause is the subject.
   if (!subject) return !CLAUSE_OPENERS.has(words[syntax.sentenceFrom[unit] ?? 0]?.form ?? "");
   const { head } = subject.group;
@@ -103,8 +109,8 @@ function mayDisagree(syntax: Syntax, verb: VerbGroup, best: number): boolean {
   }
   // "if the target commit already has": a noun, with the verb after it.
   const base = tags[unit] === TAG.VB && ((words[unit]?.traits ?? 0) & NOUN) !== 0;
-  const reach = base ? 9 : TAG_SETS.NOUN[tags[unit] ?? 0] ? 5 : 0;
-  if (syntax.verbGroups.some((one) => one.finite > unit && one.finite < unit + reach)) return false;
+  const reach = base ? NOUN_REACH : TAG_SETS.NOUN[tags[unit] ?? 0] ? 5 : 0;
+  if (hasVerbWithin(syntax, unit, reach)) return false;
   if ((places[head] ?? 0) & CODE || isIdentifier(written(syntax, head))) return false;
   const name = TAG_SETS.NAME[tags[head] ?? 0] === 1;
   // One person takes a singular verb; of several, or of a firm, nothing is sure.
@@ -112,10 +118,15 @@ function mayDisagree(syntax: Syntax, verb: VerbGroup, best: number): boolean {
   if (name && several) return best === 1;
   if (name)
     return best === 0 && tags[head] === TAG.NNP && words[subject.group.from - 1]?.form !== "and";
-  // A word no list has may be the name of one thing.
-  if ((words[head]?.traits ?? 0) === 0 && !subject.group.pronoun) return false;
+  // A word no list has may be the name of one thing; "a vine-grown gate-post" is none.
+  const known =
+    (words[head]?.traits ?? 0) !== 0 || /^\p{Ll}+-\p{Ll}+$/u.test(written(syntax, head));
+  if (!known && !subject.group.pronoun && !TAG_SETS.WH[tags[head] ?? 0]) return false;
   return subject.number === (best === 0 ? "singular" : "plural") || subject.number === "unknown";
 }
+
+/** Units within which the verb of a noun is looked for that was taken for a verb. */
+const NOUN_REACH = 9;
 
 /** "The pages of the old book is": both groups with their determiners, and nothing else before the verb. */
 function isPluralOfOne({ words, nounGroups, nounAt, sentenceFrom }: Syntax, unit: number): boolean {
@@ -131,6 +142,15 @@ function isPluralOfOne({ words, nounGroups, nounAt, sentenceFrom }: Syntax, unit
     /^(?:is|was|has)$/.test(words[unit]?.form ?? "")
   );
 }
+
+/** "If it were shut", "he wished it were". */
+function isSupposed({ words, sentenceFrom }: Syntax, unit: number): boolean {
+  const from = Math.max(sentenceFrom[unit] ?? 0, unit - SUPPOSED_REACH);
+  for (let at = from; at < unit; at++) if (SUPPOSING.has(words[at]?.form ?? "")) return true;
+  return false;
+}
+const SUPPOSED_REACH = 10;
+const SUPPOSING = new Set("if though lest whether wish wished wishes unless suppose as".split(" "));
 
 const CLAUSE_OPENERS = new Set("that what whether how why where when whoever whatever".split(" "));
 const MODALS = new Set(
@@ -206,13 +226,7 @@ function plainDisagreement(
   if (lexical && plural && (opening !== subject.group.from || !takesPlain(syntax, unit)))
     return null;
   // "A rare sign flip in the log has been fixed": a noun, with its verb later on.
-  if (
-    lexical &&
-    plural &&
-    syntax.verbGroups.some((one) => one.finite > unit && one.finite < unit + 9)
-  ) {
-    return null;
-  }
+  if (lexical && plural && hasVerbWithin(syntax, unit, NOUN_REACH)) return null;
   const wanted = singular ? "plural" : "singular";
   const reason = `“${head}” is ${wanted}, and so is its verb: “{1}”.`;
   return { ...mend(), reason, unsure: isDoubtful(syntax, subject.group, unit, lexical) };
@@ -390,101 +404,3 @@ function takesPlain({ tags, words }: Syntax, unit: number): boolean {
     next === TAG.WRB
   );
 }
-
-/** "Each of the gauges have": the verb goes with "each". */
-export const eachAgreement = markCheck({
-  id: "grammar/each-agreement",
-  weight: "fix",
-  code: "agr",
-  title: "Verb after “each of”, “one of”, “everyone in”",
-  why: "“Each”, “every one”, “either”, “neither” and “one” are singular, whatever plural follows “of”; so are “everyone”, “somebody” and “nobody”.",
-  source: "common practice",
-  examples: [
-    { wrong: "Each of the gauges have a log.", right: "Each of the gauges has a log." },
-    {
-      wrong: "Every one of the panels were cleaned.",
-      right: "Every one of the panels was cleaned.",
-    },
-    { wrong: "Nobody on the boats were hurt.", right: "Nobody on the boats was hurt." },
-    { leave: "Each of the gauges has a log, and they have marks." },
-    { leave: "They each have a key." },
-  ],
-  reason: "The verb goes with the singular “each”, “one” or “nobody”: “{1}”.",
-  patterns: [
-    "each|either|neither of the|these|those|our|their|them|us ADJ|CD? NNS? [are|were|have|do] => $6:VBZ",
-    "one of the|these|those|our|their ADJ? NNS [are|have|do] => $6:VBZ",
-    "each|every|either|neither one? of the|these|those|our|their ADJ? NNS [are|were|have|do] => $7:VBZ",
-    "everyone|everybody|nobody|somebody|someone|anyone|anybody IN the|these|our ADJ? NOUN [are|were|have|do] => $6:VBZ",
-    "<s> everyone|everybody|nobody|somebody|someone [are|were|have|do] => $3:VBZ",
-    "<s> each|every NN [are|were|have|do] => $4:VBZ",
-    "each|either|neither of the|these|those|our|their ADJ|CD? NNS [VB] => $6:VBZ",
-    "everyone|everybody|nobody IN the|these|our ADJ? NOUN [VB] => $6:VBZ",
-  ],
-  accepts: ({ bounds, pattern }, { words, sentenceFrom, tags }) => {
-    const first = bounds[0] ?? 0;
-    // "the types for each of the wells are": the subject stands before.
-    if (first > (sentenceFrom[first] ?? 0) && tags[first - 1] === TAG.IN) return false;
-    const verb = bounds[2 * pattern.marked.from] ?? 0;
-    const before = words[first - 1]?.form ?? "";
-    const opens =
-      first === sentenceFrom[first] ||
-      /^[,;:“"(]$/.test(before) ||
-      tags[first - 1] === TAG.CC ||
-      tags[first - 1] === TAG.CS;
-    if (!opens && tags[verb] === TAG.VB && words[verb]?.form !== "have") return false;
-    return !/^(?:and|or|than|with|do|does|did|if)$/.test(before) || opens;
-  },
-});
-
-/** "There is many": the verb goes with what follows. */
-export const thereAgreement = markCheck({
-  id: "grammar/there-agreement",
-  weight: "fix",
-  code: "agr",
-  title: "Verb after “there”",
-  why: "In “there is” and “there are” the verb goes with the noun that follows.",
-  source: "common practice",
-  examples: [
-    { wrong: "There is many ways in.", right: "There are many ways in." },
-    { wrong: "There are a crack in the wall.", right: "There is a crack in the wall." },
-    { wrong: "There was three lamps.", right: "There were three lamps." },
-    { leave: "There is a lot of them, and there are a number of ways." },
-    { leave: "There is bread and cheese; there were a few." },
-  ],
-  reason: "After “there” the verb goes with what follows: “{1}”.",
-  patterns: [
-    "there [is] no|some|any|ADJ? ADJ? NNS !'s|NN|NNS => are",
-    "there [is] many|several|few|two|three|four|five|these|those|various => are",
-    "there [was] many|several|few|two|three|four|five|these|those|various => were",
-    "there [was] no|some|any|ADJ? ADJ? NNS !'s|NN|NNS => were",
-    "there [has] been many|several|few|two|three|four|five => have",
-    "there [has] been ADJ? NNS !NN|NNS => have",
-    "there [are] a|an|another ADJ? NN !of|and|or|,|NN|NNS => is",
-    "there [are] only one => is",
-    "there [were] only one => was",
-    "there [were] a|an|another ADJ? NN !of|and|or|,|NN|NNS => was",
-    "there [have] been a|an|one ADJ? NN !of|and|or|, => has",
-  ],
-  accepts: ({ bounds, pattern }, syntax) => {
-    const verb = bounds[2 * pattern.marked.from] ?? 0;
-    const form = syntax.words[verb]?.form ?? "";
-    const last = (bounds[2 * pattern.elements.length - 1] ?? 1) - 1;
-    const before = syntax.words[verb - 2]?.form ?? "";
-    if (/^(?:if|wish|though)$/.test(before) && form === "were") return false;
-    // Sums of money, time and distance are singular: "there is five pounds in it".
-    if (form === "is" || form === "was" || form === "'s") {
-      for (let at = verb + 1; at <= last; at++) {
-        if (
-          /^(?:dollars|pounds|miles|years|days|minutes|percent|hours|feet|lots|means|news|series|data|media|headquarters|politics|physics|mathematics)$/.test(
-            syntax.words[at]?.form ?? "",
-          )
-        )
-          return false;
-      }
-      if (form === "'s") return false;
-    }
-    return !/^(?:few|lot|number|couple|variety|series|range|handful|dozen|majority|great|good|pair|host|total|hundred|thousand|million)$/.test(
-      syntax.words[verb + 2]?.form ?? "",
-    );
-  },
-});

@@ -93,6 +93,11 @@ export const paragraphStart = markCheck({
       const group = syntax.nounGroups[syntax.nounAt[unit] ?? -1];
       const after = group && syntax.verbGroups[syntax.verbAt[group.to] ?? -1];
       if (after && SPEAKS.test(words[after.main]?.form ?? "")) continue;
+      // A quotation that goes on has a comma in its place.
+      if (quoted && text[index - 2] === "." && opensAfterQuotation(syntax, unit)) {
+        capital(unit, true);
+        continue;
+      }
       if (opener || (!quoted && opensAfterMark(syntax, unit, after))) capital(unit);
       else if (!quoted && after && after.finite >= 0 && group?.pronoun) capital(unit, true);
     }
@@ -124,11 +129,12 @@ function isLongSentence({ words, tags, places }: Syntax): boolean {
     !places.includes(CODE)
   );
 }
-const LONG_NOTE = 14;
+const LONG_NOTE = 10;
 
 const ASKS = new Set("do does did is are was were has have can could will would should".split(" "));
 
-const SPEAKS =
+/** Verbs that a quotation goes with. */
+export const SPEAKS =
   /^(?:said|asked|cried|says|wrote|replied|thought|exclaimed|shouted|whispered|called|answered|muttered|yelled|demanded|added|snapped|wondered|mused|breathed|sighed|told)$/;
 
 /** After a question or a cry: a whole sentence, not another question word or the end of a list. */
@@ -143,6 +149,18 @@ function opensAfterMark(
   if (after && after.finite >= 0)
     return !/^(?:he|she|they|i|we|you)$/.test(words[unit]?.form ?? "");
   return left > 2 * SHORT && (OPENING_WORDS[tag] === 1 || TAG_SETS.NOUN[tag] === 1);
+}
+
+/** After a full stop and a quotation mark: a pronoun or another word that often opens a sentence. */
+function opensAfterQuotation({ tags, words, units, sentenceTo }: Syntax, unit: number): boolean {
+  const left = (sentenceTo[unit] ?? units.length) - unit;
+  const tag = tags[unit] ?? 0;
+  return (
+    left > SHORT &&
+    !GOES_ON.test(words[unit]?.form ?? "") &&
+    OPENING_WORDS[tag] === 1 &&
+    tag !== TAG.CC
+  );
 }
 
 const GOES_ON =

@@ -18,7 +18,7 @@ export const confusedWords = markCheck({
       wrong: "The letter came form the harbour office.",
       right: "The letter came from the harbour office.",
     },
-    { wrong: "The well is deeper then the shaft.", right: "The well is deeper than the shaft." },
+    { wrong: "The keeper new the tides well.", right: "The keeper knew the tides well." },
     { wrong: "The water was to cold for them.", right: "The water was too cold for them." },
     { leave: "The form came from there, and then they went to their well." },
   ],

@@ -30,8 +30,8 @@ export const apostrophePlural = markCheck({
       const plural = ownerForm(words[from]?.form ?? "", false, table);
       if (lexicon.varieties(plural) !== 0) found.push({ from, to, mends: [plural], unsure: !sure });
     }
-    for (const [unit, word] of words.entries()) {
-      if (word.form !== "'s" || unit < 1) continue;
+    for (let unit = 1; unit < words.length; unit++) {
+      if (words[unit]?.form !== "'s") continue;
       const noun = unit - 1;
       const form = words[noun]?.form ?? "";
       if (

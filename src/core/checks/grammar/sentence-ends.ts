@@ -4,6 +4,7 @@ import { TAG, TAG_SETS, tagSet } from "../../language/tag-sets.ts";
 import type { Choice } from "../check.ts";
 import { type Found, markCheck } from "../mark-check.ts";
 import { betterChoices } from "./better-choices.ts";
+import { SPEAKS } from "./capitals.ts";
 import { sentencesOf } from "./sentences.ts";
 
 const NOT_SENTENCES = ["heading", "cell", "caption", "item"] as const;
@@ -184,18 +185,23 @@ export const finalMark = markCheck({
     const { units, text } = syntax;
     const better = betterChoices(syntax, language, "stop");
     for (let unit = 1; unit < units.length - 2; unit++) {
-      if (!isMissingStop(syntax, unit)) continue;
+      const code = text.charCodeAt(units[unit + 1]?.from ?? 0);
+      if (!(code >= 65 && code <= 90)) continue;
       // Sure is what the model thinks as well.
-      const unsure = !better.some((one) => one.from === unit + 1);
-      found.push({ ...withStop(syntax, unit), unsure });
-    }
-    for (let unit = 2; unit < units.length - 3; unit++) {
-      if (runsOn(syntax, unit)) found.push({ ...withStop(syntax, unit), unsure: true });
+      if (isMissingStop(syntax, unit)) {
+        const unsure = !better.some((one) => one.from === unit + 1);
+        found.push({ ...withStop(syntax, unit), unsure });
+      } else if (unit > 1 && unit < units.length - 3 && runsOn(syntax, unit)) {
+        found.push({ ...withStop(syntax, unit), unsure: true });
+      }
     }
     for (const { from, sure } of better) {
       const unit = from - 1;
       if (found.some((one) => one.from === unit)) continue;
       found.push({ ...withStop(syntax, unit), unsure: !sure });
+    }
+    for (const unit of beforeSpeech(syntax)) {
+      found.push({ ...withStop(syntax, unit), unsure: true });
     }
     const last = units.length - 1;
     const unit = units[last];
@@ -232,8 +238,69 @@ function endsOpenly(syntax: Syntax, last: number, closing: boolean, sentences: n
   if (NO_END[lastTag] || LEADS_ON.has(words[last]?.form ?? "")) return false;
   // Other sentences around it, or one of some length: a line of a list or a title is neither.
   if (sentences > 1) return opens && (verb || last - from >= LEAST_PART);
-  return opens && verb && text.length > WHOLE_LENGTH && lastTag !== TAG.VBG;
+  if (!opens || !verb || lastTag === TAG.VBG) return false;
+  return text.length > WHOLE_LENGTH || tellsOnItsOwn(syntax, last);
 }
+
+/** Units that a short sentence has which stands alone in its paragraph. */
+const LEAST_ALONE = 9;
+const TELLS = tagSet("VBD", "VBZ", "VBP", "MD");
+
+/**
+ * Whether a line is a sentence rather than a title or an entry: a subject and its verb, nearly all
+ * in small letters.
+ */
+function tellsOnItsOwn(syntax: Syntax, last: number): boolean {
+  const { tags, verbGroups, nounGroups, nounAt, sentenceFrom } = syntax;
+  const from = sentenceFrom[last] ?? 0;
+  if (last - from < LEAST_ALONE || TAG_SETS.WH[tags[from] ?? 0]) return false;
+  for (let at = from; at < last; at++) if (tags[at] === TAG[":"]) return false;
+  let capitals = 0;
+  for (let at = from + 1; at <= last; at++) {
+    if (/^\p{Lu}/u.test(written(syntax, at)) && !TAG_SETS.NAME[tags[at] ?? 0]) capitals++;
+  }
+  if (capitals > 1) return false;
+  return verbGroups.some((verb) => {
+    if (verb.finite <= from || verb.to > last + 1 || !TELLS[tags[verb.finite] ?? 0]) return false;
+    const group = nounGroups[nounAt[verb.from - 1] ?? -1];
+    return group !== undefined && !TAG_SETS.WH[tags[group.head] ?? 0];
+  });
+}
+
+/** Units right before a speech in quotation marks that neither a comma nor a stop parts from it. */
+function beforeSpeech(syntax: Syntax): number[] {
+  const found: number[] = [];
+  const { text, units, tags, words } = syntax;
+  if (!/\p{Ll} ["“]\p{Lu}/u.test(text)) return found;
+  for (let unit = 1; unit + 2 < units.length; unit++) {
+    const open = units[unit + 1];
+    if (tags[unit + 1] !== TAG.QT || !open || open.from !== (units[unit]?.to ?? 0) + 1) continue;
+    if (!/^\p{Ll}/u.test(written(syntax, unit)) || !/^\p{Lu}/u.test(written(syntax, unit + 2)))
+      continue;
+    if (NO_END[tags[unit] ?? 0] || LEADS_ON.has(words[unit]?.form ?? "")) continue;
+    if (WORDED.has(words[unit]?.form ?? "") || SPEAKS.test(words[unit]?.form ?? "")) continue;
+    const infinitive = tags[unit] === TAG.VB && tags[unit - 1] === TAG.TO;
+    if (TAG_SETS.VERB[tags[unit] ?? 0] && tags[unit] !== TAG.VBD && !infinitive) continue;
+    const quoted = /^(["“])([^"“”]+)["”]/.exec(text.slice(open.from))?.[2] ?? "";
+    if (!/[.?!,—]$/.test(quoted) || quoted.split(" ").length < LEAST_SPOKEN) continue;
+    // A title has capitals throughout.
+    const small = quoted.match(/ \p{Ll}/gu)?.length ?? 0;
+    if (small * 2 < quoted.split(" ").length - 1) continue;
+    if (!hasVerb(syntax, unit)) continue;
+    found.push(unit);
+  }
+  return found;
+}
+
+/** What a quotation may be set next to: a notice “No boats today.” */
+const WORDED = new Set(
+  "notice sign title headline heading words word note message question phrase line motto slogan caption label answer reply order command saying proverb entry song poem hymn chapter section article essay story book".split(
+    " ",
+  ),
+);
+
+/** Words of a quotation that is somebody's speech and not a title. */
+const LEAST_SPOKEN = 3;
 /** Units of a sentence without a verb at the end of a paragraph of sentences. */
 const LEAST_PART = 5;
 
@@ -254,8 +321,6 @@ function withStop({ units, text }: Syntax, unit: number, closing = false): Found
 function isMissingStop(syntax: Syntax, unit: number): boolean {
   const { tags, words, verbGroups, verbAt, nounGroups, nounAt, units, text } = syntax;
   const next = unit + 1;
-  const code = text.charCodeAt(units[next]?.from ?? 0);
-  if (!(code >= 65 && code <= 90)) return false;
   if (syntax.sentenceFrom[unit] !== syntax.sentenceFrom[next]) return false;
   const opener = written(syntax, next);
   if (!opensSentence(syntax, next, opener)) return false;
@@ -297,8 +362,7 @@ const CLAUSE_NOUNS = new Set(
 function runsOn(syntax: Syntax, unit: number): boolean {
   const { tags, words, verbGroups, verbAt, units, text } = syntax;
   const next = unit + 1;
-  const code = text.charCodeAt(units[next]?.from ?? 0);
-  if (!(code >= 65 && code <= 90) || !NOUN_LIKE[tags[unit] ?? 0]) return false;
+  if (!NOUN_LIKE[tags[unit] ?? 0]) return false;
   const name = TAG_SETS.NAME[tags[next] ?? 0] === 1;
   if (words[next]?.form !== "i" && !name) return false;
   if (!/^[\p{Ll}\d]+$/u.test(written(syntax, unit)) || CLAUSE_NOUNS.has(words[unit]?.form ?? ""))

@@ -31,8 +31,9 @@ export const verbForm = markCheck({
     const found: Found[] = [];
     const add = (from: number, form: string, unsure = false, told = false) => {
       const own = syntax.words[from]?.form ?? "";
-      if (form === own || found.some((one) => one.from === from) || TWO_PARTICIPLES.has(own))
-        return;
+      if (form === own || found.some((one) => one.from === from)) return;
+      // "Has showed" may stand; "will showed" may not.
+      if (TWO_PARTICIPLES.has(own) && form !== table.verb(own)) return;
       const reason = `After “${governor(syntax, from)}” the verb is “{1}”.`;
       found.push({
         from,
@@ -43,14 +44,15 @@ export const verbForm = markCheck({
         ...(told ? {} : { weight: "settle" }),
       });
     };
-    for (const [unit, tag] of syntax.tags.entries()) {
-      const wanted = plainForm(syntax, unit, tag, table);
+    for (let unit = 1; unit < syntax.tags.length; unit++) {
+      if (!GOVERNORS[syntax.tags[unit - 1] ?? 0]) continue;
+      const wanted = plainForm(syntax, unit, syntax.tags[unit] ?? 0, table);
       if (wanted < 0) continue;
       const form = syntax.words[unit]?.form ?? "";
       add(unit, formOf(form, wanted, table), false, true);
     }
     for (const { unit, form, unsure } of unlikelyForms(syntax, language)) add(unit, form, unsure);
-    for (const { from, best, sure } of betterChoices(syntax, language, "form")) {
+    for (const { from, best, sure, margin } of betterChoices(syntax, language, "form")) {
       const form = syntax.words[from]?.form ?? "";
       const by = governorOf(syntax, from);
       const start = syntax.sentenceFrom[from] ?? 0;
@@ -58,7 +60,8 @@ export const verbForm = markCheck({
       const after = syntax.tags[from + 1] ?? 0;
       const tag = syntax.tags[from] ?? 0;
       // "had trailing spaces", "to nested elements", "there are rejects": they belong to a noun.
-      if (TAG_SETS.NOMINAL[after] && tag !== TAG.VBZ && tag !== TAG.VB) continue;
+      const noun = TAG_SETS.NOMINAL[after] === 1 && tag !== TAG.VBZ && tag !== TAG.VB;
+      if (noun && (tag !== TAG.NN || margin < NOUN_MARGIN)) continue;
       if (syntax.words[by - 1]?.form === "there") continue;
       // "have proofs", "extremely breaking": a noun, a quality.
       if (HAVE.has(syntax.words[by]?.form ?? "") && form.endsWith("s")) continue;
@@ -66,11 +69,14 @@ export const verbForm = markCheck({
       if (((syntax.words[from]?.traits ?? 0) & VERB) === 0 && table.verb(form) === form) continue;
       if (!/^\p{L}+$/u.test(form) || from === syntax.sentenceFrom[from]) continue;
       if (IS_BE.test(form) && BE.has(syntax.words[from - 1]?.form ?? "")) continue;
-      add(from, formOf(form, best, table), !sure);
+      add(from, formOf(form, best, table), !sure || noun);
     }
     return found;
   },
 });
+
+/** How far ahead another form must be where a noun follows: "had walk miles". */
+const NOUN_MARGIN = 6;
 
 /** Past forms that serve as participles beside another one; common practice. */
 const TWO_PARTICIPLES = new Set(
@@ -125,6 +131,9 @@ function plainForm(syntax: Syntax, unit: number, tag: number, table: WordTable):
     (tag === TAG.VBD || tag === TAG.VBZ)
   )
     return BARE;
+  if (tags[at] === TAG.MD && at === unit - 1 && tag === TAG.VBN && takesBare(syntax, unit, table)) {
+    return BARE;
+  }
   // "What will reading it bring?": the subject is still to come.
   const subject = TAG_SETS.NOMINAL[tags[at - 1] ?? 0] || TAG_SETS.PRONOUN[tags[at - 1] ?? 0];
   if (tags[at] === TAG.MD && tag === TAG.VBG && subject && !/^(?:need|like)$/.test(before))
@@ -152,6 +161,22 @@ function plainForm(syntax: Syntax, unit: number, tag: number, table: WordTable):
   return -1;
 }
 
+const SURE_MODALS = new Set(["could", "would", "should"]);
+const MODALS = new Set(["can", "will", "may", "might", "must", "shall"]);
+
+/** "He could got along", "they will showed": a participle right after a modal verb, which may be no noun. */
+function takesBare({ words, tags }: Syntax, unit: number, table: WordTable): boolean {
+  const form = words[unit]?.form ?? "";
+  if (formsOfWritten(form, table) & (1 << BARE)) return false;
+  const modal = words[unit - 1]?.form ?? "";
+  if (SURE_MODALS.has(modal)) return true;
+  const subject = tags[unit - 2] ?? 0;
+  return (
+    MODALS.has(modal) &&
+    (TAG_SETS.NOMINAL[subject] === 1 || TAG_SETS.SUBJECT[subject] === 1 || subject === TAG.PN)
+  );
+}
+
 /** "Have", "be" and "to", as they may be tagged. */
 const LEADERS = tagSet("VB", "VBD", "VBG", "VBN", "VBZ", "VBP", "TO", "IN");
 
@@ -176,7 +201,7 @@ function formByWord(syntax: Syntax, unit: number, table: WordTable): number {
     const follows = tags[unit + 1] === TAG.VBN || tags[unit + 1] === TAG.VBG;
     const subject = syntax.nounGroups[syntax.nounAt[unit - 2] ?? -1];
     const ahead = (subject?.from ?? unit - 2) - 1;
-    const gap = TAG_SETS.NOMINAL[tags[ahead] ?? 0] || TAG_SETS.WH[tags[ahead] ?? 0];
+    const gap = TAG_SETS.NOMINAL[tags[ahead] ?? 0] || OBJECTS_AHEAD[tags[ahead] ?? 0];
     return follows && !gap && !/^(?:that|all)$/.test(words[ahead]?.form ?? "") ? PARTICIPLE : -1;
   }
   const lemma = table.verb(form);
@@ -201,6 +226,8 @@ function formByWord(syntax: Syntax, unit: number, table: WordTable): number {
   if (/e[dn]$/.test(form)) return -1;
   return form === lemma && form !== participle && !MODAL_LIKE.test(form) ? PARTICIPLE : -1;
 }
+/** What may stand before "he had was" and be what he had. */
+const OBJECTS_AHEAD = tagSet("WDT", "WP", "WP$", "WRB", "CD", "PN");
 /** What a verb may take right after it. */
 const TAKEN = tagSet("DT", "PRP$", "PPO", "JJ", "NN", "NNS", "NNP", "CS");
 const INFINITIVE_AFTER =

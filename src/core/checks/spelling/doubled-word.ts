@@ -52,6 +52,7 @@ function examine({ kind, text, tokens }: AnalysedBlock): DoubledWord[] {
   for (const [index, token] of tokens.entries()) {
     const before = tokens[index - 1];
     if (token.kind !== "word" || before?.kind !== "word") continue;
+    if (token.to - token.from !== before.to - before.from) continue;
     const word = text.slice(before.from, before.to);
     const again = text.slice(token.from, token.to);
     if (word.toLowerCase() !== again.toLowerCase()) continue;

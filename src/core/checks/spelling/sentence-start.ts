@@ -40,7 +40,7 @@ function examine({ kind, text, tokens, spans }: AnalysedBlock, { lexicon }: Lang
   const isWord = (word: string) => lexicon.varieties(word) !== 0 && !lexicon.isRare(word);
   const known = (word: string) => isWord(word) || word.split("-").every(isWord);
   for (const [index, stop] of tokens.entries()) {
-    if (text[stop.from] !== "." || stop.to - stop.from !== 1) continue;
+    if (stop.to - stop.from !== 1 || text.charCodeAt(stop.from) !== FULL_STOP) continue;
     const before = tokens[index - 1];
     const after = tokens[index + 1];
     if (before?.to !== stop.from || after?.kind !== "word") continue;
@@ -52,7 +52,7 @@ function examine({ kind, text, tokens, spans }: AnalysedBlock, { lexicon }: Lang
     const ended = text.slice(last.from, last.to);
     const begun = text.slice(after.from, after.to);
     if (
-      !/^(?:\p{L}\p{Ll}*(?:[-'’]\p{Ll}+)*|\d+['’]?s?)$/u.test(ended) ||
+      !/^(?:\p{L}\p{Ll}*(?:[-'’]\p{Ll}+)*|\d+(?:[.,]\d+)*['’]?s?)$/u.test(ended) ||
       (ended.length < 2 && (index < CLOSING_FROM || !/\d/.test(ended))) ||
       !/^\p{Ll}[\p{Ll}'’-]*$/u.test(begun)
     )
@@ -62,7 +62,9 @@ function examine({ kind, text, tokens, spans }: AnalysedBlock, { lexicon }: Lang
     // Short or capitalised, it may be an abbreviation: only a word that opens sentences tells.
     const plain =
       SHORT_WORDS.has(ended) || (ended === lower && ended.length >= LONG) || isFigure(ended, index);
-    const doubtful = !plain && (ended.length < 3 || ended !== lower || !known(ended));
+    const whole =
+      ended.length >= LONG_NAME && ended !== ended.toUpperCase() && (known(ended) || known(lower));
+    const doubtful = !plain && !whole && (ended.length < 3 || ended !== lower || !known(ended));
     if (doubtful && !OPENERS.has(begun)) continue;
     if (!known(begun) || lexicon.traits(ended) & ABBREVIATION) continue;
     if (
@@ -75,13 +77,19 @@ function examine({ kind, text, tokens, spans }: AnalysedBlock, { lexicon }: Lang
   return facts;
 }
 
+const FULL_STOP = 46;
+
 /** Words of two letters that are short for nothing. */
 const SHORT_WORDS = new Set("it up us me do so we he is be go by to".split(" "));
 /** Letters beyond which a word in small letters is no abbreviation, known or not. */
 const LONG = 7;
 
+/** Letters that a name or another word with a capital has which is short for nothing. */
+const LONG_NAME = 5;
+
 /** A year or another number inside a text, not a line's own number. */
-const isFigure = (ended: string, index: number) => index > CLOSING_FROM && /^\d{2,4}$/.test(ended);
+const isFigure = (ended: string, index: number) =>
+  index > CLOSING_FROM && /^\d{2,4}$|^\d+\.\d+$/.test(ended);
 
 /** The first tokens of a block may be its number: "(a). the", "1. the". */
 const CLOSING_FROM = 6;

@@ -24,6 +24,7 @@ export const missingSpace: Check<MissingSpace> = {
   ],
   examine({ kind, text, tokens, spans }, { lexicon }) {
     if (kind === "code" || kind === "reference") return [];
+    if (!/\p{Ll}[.,;:?!]\p{L}/u.test(text)) return [];
     const facts: MissingSpace[] = [];
     for (const [index, stop] of tokens.entries()) {
       if (stop.kind !== "punctuation" || !/^[.,;:?!]$/.test(text.slice(stop.from, stop.to)))
@@ -81,7 +82,7 @@ export const brokenWord: Check<BrokenWord> = {
     { leave: "The well-known gauge - shut now - is old." },
   ],
   examine({ kind, text, tokens }, { lexicon }) {
-    if (kind === "code") return [];
+    if (kind === "code" || !/[-\u2010]\s/.test(text)) return [];
     return tokens.flatMap((_, index) => brokenWordAt(text, tokens, index, lexicon) ?? []);
   },
   judge: (facts) =>

@@ -31,9 +31,10 @@ function findContentWords(block: AnalysedBlock, { words: table }: Language): Con
   if (!syntax || !["paragraph", "item", "quote", "note"].includes(block.kind)) return [];
   const found: ContentWord[] = [];
   let at = 0;
-  for (const [unit, word] of syntax.words.entries()) {
+  for (let unit = 0; unit < syntax.words.length; unit++) {
     const tag = syntax.tags[unit] ?? 0;
-    if (TAG_SETS.STOP[tag]) continue;
+    const word = syntax.words[unit];
+    if (!word || TAG_SETS.STOP[tag]) continue;
     at++;
     const noun = tag === TAG.NN || tag === TAG.NNS;
     const verb = TAG_SETS.VERB[tag] === 1;
