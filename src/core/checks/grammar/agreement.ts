@@ -41,7 +41,7 @@ export const agreement = markCheck({
       // A noun as subject is only sure where the model agrees; pronouns speak for themselves.
       const agreed =
         sure.pronoun ||
-        better.some(({ from }) => from === sure.from) ||
+        better.some(({ from, margin }) => from === sure.from && margin > CLEAR) ||
         isPluralOfOne(syntax, sure.from);
       found.push(agreed ? sure : { ...sure, unsure: true });
     }
@@ -69,6 +69,9 @@ export const agreement = markCheck({
   },
 });
 
+/** How far ahead the model must have the other number where the phrases show one as well. */
+const CLEAR = 2.5;
+
 function lone(unit: number): VerbGroup {
   return {
     from: unit,
@@ -95,9 +98,10 @@ function mayDisagree(syntax: Syntax, verb: VerbGroup, best: number): boolean {
   // "1) read it", "a) write it".
   if (before === ")" || (best === 0 && words[unit]?.form === "were" && isSupposed(syntax, unit)))
     return false;
+  if (best === 0 && isAskedFor(syntax, unit)) return false;
   const subject = subjectOf(syntax, verb);
   // "There is a lot of them": told by a check of its own.
-  if (subject?.inverted && subject.number === "unknown") return false;
+  if (before === "there" && subject?.number === "unknown") return false;
   // "That boats leave at noon is known", "what he saw was": a clause is the subject.
   if (!subject) return !CLAUSE_OPENERS.has(words[syntax.sentenceFrom[unit] ?? 0]?.form ?? "");
   const { head } = subject.group;
@@ -143,6 +147,17 @@ function isPluralOfOne({ words, nounGroups, nounAt, sentenceFrom }: Syntax, unit
   );
 }
 
+/** "Does the office still have": a question whose first word decides the form of its verb. */
+function isAskedFor({ words, tags, sentenceFrom, sentenceTo }: Syntax, unit: number): boolean {
+  const asked = words[(sentenceTo[unit] ?? 1) - 1]?.form === "?";
+  const first = words[sentenceFrom[unit] ?? 0]?.form ?? "";
+  return (
+    asked &&
+    tags[unit] === TAG.VB &&
+    /^(?:do|does|did|can|could|will|would|should|may|might|must|shall)$/.test(first)
+  );
+}
+
 /** "If it were shut", "he wished it were". */
 function isSupposed({ words, sentenceFrom }: Syntax, unit: number): boolean {
   const from = Math.max(sentenceFrom[unit] ?? 0, unit - SUPPOSED_REACH);
@@ -150,7 +165,7 @@ function isSupposed({ words, sentenceFrom }: Syntax, unit: number): boolean {
   return false;
 }
 const SUPPOSED_REACH = 10;
-const SUPPOSING = new Set("if though lest whether wish wished wishes unless suppose as".split(" "));
+const SUPPOSING = new Set("if though lest whether wish wished wishes unless suppose".split(" "));
 
 const CLAUSE_OPENERS = new Set("that what whether how why where when whoever whatever".split(" "));
 const MODALS = new Set(

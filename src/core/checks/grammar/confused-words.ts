@@ -1,3 +1,4 @@
+import { written } from "../../language/syntax.ts";
 import { TAG } from "../../language/tag-sets.ts";
 import type { Choice } from "../check.ts";
 import { type Found, markCheck } from "../mark-check.ts";
@@ -27,6 +28,10 @@ export const confusedWords = markCheck({
     const found: Found[] = [];
     for (const { from, to, best, classes, sure } of betterChoices(syntax, language, "words")) {
       const word = classes[best] ?? "";
+      // "GH-406 If the gauge fails": a number or a mark of its own, then a sentence.
+      if (from > (syntax.sentenceFrom[from] ?? 0) && /^\p{Lu}/u.test(written(syntax, from))) {
+        if (!/^["“‘(]$/.test(written(syntax, from - 1))) continue;
+      }
       // "side by side", "it's back to back": a phrase of its own.
       const { words } = syntax;
       // "the places where they part company": the clause has its subject.

@@ -189,7 +189,7 @@ export const finalMark = markCheck({
       if (!(code >= 65 && code <= 90)) continue;
       // Sure is what the model thinks as well.
       if (isMissingStop(syntax, unit)) {
-        const unsure = !better.some((one) => one.from === unit + 1);
+        const unsure = !better.some(({ from, margin }) => from === unit + 1 && margin > CLEAR);
         found.push({ ...withStop(syntax, unit), unsure });
       } else if (unit > 1 && unit < units.length - 3 && runsOn(syntax, unit)) {
         found.push({ ...withStop(syntax, unit), unsure: true });
@@ -214,6 +214,8 @@ export const finalMark = markCheck({
   },
 });
 
+/** How far ahead the model must have the stop where the words around it speak for one as well. */
+const CLEAR = 2.5;
 /** A line of this many characters with a verb is a sentence, not an entry or a title. */
 const WHOLE_LENGTH = 120;
 const NO_END = tagSet("IN", "CS", "CC", "DT", "TO");

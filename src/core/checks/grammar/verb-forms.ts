@@ -68,8 +68,10 @@ export const verbForm = markCheck({
       if (by < from - 1 && form.endsWith("ing")) continue;
       if (((syntax.words[from]?.traits ?? 0) & VERB) === 0 && table.verb(form) === form) continue;
       if (!/^\p{L}+$/u.test(form) || from === syntax.sentenceFrom[from]) continue;
-      if (IS_BE.test(form) && BE.has(syntax.words[from - 1]?.form ?? "")) continue;
-      add(from, formOf(form, best, table), !sure || noun);
+      const be = BE.has(syntax.words[from - 1]?.form ?? "");
+      if (IS_BE.test(form) && be) continue;
+      // "The rest is silt": what it is may be a noun without an article.
+      add(from, formOf(form, best, table), !sure || noun || (be && mayBeNoun(syntax, from, table)));
     }
     return found;
   },
@@ -84,6 +86,12 @@ const TWO_PARTICIPLES = new Set(
     " ",
   ),
 );
+
+/** A base form that is a noun as well: "the rest is silt". */
+function mayBeNoun({ words }: Syntax, unit: number, table: WordTable): boolean {
+  const { form = "", traits = 0 } = words[unit] ?? {};
+  return (traits & NOUN) !== 0 && table.verb(form) === form;
+}
 
 const HAVE = new Set(["have", "has", "had", "'ve"]);
 const BE = new Set(["is", "are", "was", "were", "been", "being", "am"]);
@@ -304,12 +312,12 @@ function* unlikelyForms(
     // "to hashed collections", "have write permission": what follows makes a noun group of it.
     if (!object && (TAG_SETS.NOMINAL[next] || TAG_SETS.ADJ[next]) && governor !== TAG.MD) continue;
     if (have && IS_BE.test(word.form)) continue;
-    // "set it to locked and go on", "its name being address and …", "they have type float".
+    // "set it to locked and go on", "the rest is silt", "they have type float".
     const ending = tag === TAG.VBN || tag === TAG.VBD;
     const unsure =
       (before === "to" && ending && !object && !INFINITIVE_AFTER.test(words[at - 1]?.form ?? "")) ||
       (have && tag === TAG.NN && !object && next !== TAG.IN && next !== TAG.TO) ||
-      (be && tag === TAG.NN && next === TAG.CC);
+      (be && mayBeNoun(syntax, unit, table));
     const own = formsOfWritten(word.form, table);
     const wanted = bare ? [BARE] : have ? [PARTICIPLE] : [PARTICIPLE, FORMS.indexOf("ing")];
     // "What it is is hard to say."
