@@ -97,6 +97,15 @@ const MENDED: [wrong: string, right: string][] = [
     "At noon the boat came back to Boston. within a week she had left again.",
     "At noon the boat came back to Boston. Within a week she had left again.",
   ],
+  ["They met Ian McLeod. the rest had left.", "They met Ian McLeod. The rest had left."],
+  [
+    "In all the years there were 4,081. none was lost.",
+    "In all the years there were 4,081. None was lost.",
+  ],
+  [
+    "They spoke for an hour. He urged a cease-fire",
+    "They spoke for an hour. He urged a cease-fire.",
+  ],
   [
     "The second value was 0.85. the third reading was lower.",
     "The second value was 0.85. The third reading was lower.",

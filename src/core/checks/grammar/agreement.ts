@@ -96,7 +96,8 @@ function mayDisagree(syntax: Syntax, verb: VerbGroup, best: number): boolean {
   const opens = unit === syntax.sentenceFrom[unit];
   if (opens && written(syntax, (syntax.sentenceTo[unit] ?? 1) - 1) !== "?") return false;
   // "1) read it", "a) write it".
-  if (before === ")" || (best === 0 && words[unit]?.form === "were" && isSupposed(syntax, unit)))
+  const item = before === ")" && (words[unit - 2]?.form ?? "").length === 1;
+  if (item || (best === 0 && words[unit]?.form === "were" && isSupposed(syntax, unit)))
     return false;
   if (best === 0 && isAskedFor(syntax, unit)) return false;
   const subject = subjectOf(syntax, verb);
@@ -159,9 +160,12 @@ function isAskedFor({ words, tags, sentenceFrom, sentenceTo }: Syntax, unit: num
 }
 
 /** "If it were shut", "he wished it were". */
-function isSupposed({ words, sentenceFrom }: Syntax, unit: number): boolean {
+function isSupposed({ words, verbAt, verbGroups, sentenceFrom }: Syntax, unit: number): boolean {
   const from = Math.max(sentenceFrom[unit] ?? 0, unit - SUPPOSED_REACH);
-  for (let at = from; at < unit; at++) if (SUPPOSING.has(words[at]?.form ?? "")) return true;
+  for (let at = unit - 1; at >= from; at--) {
+    if (SUPPOSING.has(words[at]?.form ?? "")) return true;
+    if (verbGroups[verbAt[at] ?? -1]?.finite === at) return false;
+  }
   return false;
 }
 const SUPPOSED_REACH = 10;

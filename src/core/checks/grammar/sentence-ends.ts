@@ -231,7 +231,11 @@ function hasVerb({ verbGroups, sentenceFrom }: Syntax, last: number): boolean {
 function endsOpenly(syntax: Syntax, last: number, closing: boolean, sentences: number): boolean {
   const { units, text, tags, words } = syntax;
   const { from: start, to: end } = units[last] ?? { from: 0, to: 0 };
-  if (!/^[\p{L}\p{N}’'”")\]%]+$/u.test(text.slice(start, end)) || text.includes("|")) return false;
+  if (
+    !/^(?:[\p{L}\p{N}’'”")\]%-]+|\d[\d.,]*\d)$/u.test(text.slice(start, end)) ||
+    text.includes("|")
+  )
+    return false;
   if (closing && /[.?!:;,…]/.test(text[start - 1] ?? "")) return false;
   const from = syntax.sentenceFrom[last] ?? 0;
   const opens = /^[“"‘'(]?[\p{Lu}\d]/u.test(text.slice(units[from]?.from ?? 0));

@@ -52,7 +52,7 @@ function examine({ kind, text, tokens, spans }: AnalysedBlock, { lexicon }: Lang
     const ended = text.slice(last.from, last.to);
     const begun = text.slice(after.from, after.to);
     if (
-      !/^(?:\p{L}\p{Ll}*(?:[-'’]\p{Ll}+)*|\d+(?:[.,]\d+)*['’]?s?)$/u.test(ended) ||
+      !/^(?:(?:Mc|Mac)?\p{L}\p{Ll}*(?:[-'’]\p{Ll}+)*|\d+(?:[.,]\d+)*['’]?s?)$/u.test(ended) ||
       (ended.length < 2 && (index < CLOSING_FROM || !/\d/.test(ended))) ||
       !/^\p{Ll}[\p{Ll}'’-]*$/u.test(begun)
     )
@@ -85,11 +85,11 @@ const SHORT_WORDS = new Set("it up us me do so we he is be go by to".split(" "))
 const LONG = 7;
 
 /** Letters that a name or another word with a capital has which is short for nothing. */
-const LONG_NAME = 5;
+const LONG_NAME = 4;
 
 /** A year or another number inside a text, not a line's own number. */
 const isFigure = (ended: string, index: number) =>
-  index > CLOSING_FROM && /^\d{2,4}$|^\d+\.\d+$/.test(ended);
+  index > CLOSING_FROM && /^\d{2,4}$|^\d+\.\d+$|^\d{1,3}(?:,\d{3})+$/.test(ended);
 
 /** The first tokens of a block may be its number: "(a). the", "1. the". */
 const CLOSING_FROM = 6;
