@@ -98,7 +98,7 @@ interface Example {
   own: number;
 }
 
-/** What a place showed: how far ahead the best other class was, out of fold. */
+/** What a place of edited prose showed: how far ahead the best other class was, out of fold. */
 interface Margin {
   typed: number;
   label: number;
@@ -106,8 +106,6 @@ interface Margin {
   margin: number;
   /** How many places it stands for. */
   weight: number;
-  /** In edited prose, not a manual. */
-  prose: boolean;
 }
 
 interface Judged {
@@ -422,7 +420,7 @@ function train(model: number, places: Reservoir[][], sources: readonly string[][
         const changed = planted(text, syntax, slot, typed);
         if (!changed) {
           // Taken for plainly right, it will not be found.
-          missed.push({ typed, label, best: typed, margin: NEVER, weight, prose });
+          if (prose) missed.push({ typed, label, best: typed, margin: NEVER, weight });
           continue;
         }
         shown.push({
@@ -452,10 +450,9 @@ function train(model: number, places: Reservoir[][], sources: readonly string[][
       const fit = (one: number) => fits[one] ?? 0;
       const better = weigh(asked, typed, own, values, fit, Number.NEGATIVE_INFINITY);
       if (!better) continue;
-      (planted ? judged.planted : judged.gold).push({ typed, label, ...better, weight, prose });
+      (planted ? judged.planted : judged.gold).push({ typed, label, ...better, weight });
     }
   }
-  judged.planted = judged.planted.filter(({ prose }) => prose);
   return { learned, judged };
 }
 

@@ -1,4 +1,4 @@
-import { mixHashes } from "./slots.ts";
+import { KIND, mixHashes } from "./slots.ts";
 import type { Syntax } from "./syntax.ts";
 import { TAG, TAG_SETS, tagSet } from "./tag-sets.ts";
 import type { WordTable } from "./words.ts";
@@ -65,8 +65,6 @@ function isCapital({ text, units }: Syntax, unit: number): boolean {
   const code = text.charCodeAt(units[unit]?.from ?? 0);
   return (code >= 65 && code <= 90) || (code >= 192 && code <= 222);
 }
-
-const KIND = 0x9e3779b1;
 
 /** Adds what tells whether a sentence ends before a unit: verbs on both sides, capitals around. */
 export function stopFeatures(

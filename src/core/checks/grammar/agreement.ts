@@ -1,6 +1,7 @@
 import { numberForm } from "../../language/choice-models.ts";
 import { subjectOf } from "../../language/clauses.ts";
 import { NOUN, VERB } from "../../language/lexicon.ts";
+import { finiteVerbAt } from "../../language/number-slots.ts";
 import { hasVerbWithin } from "../../language/slot-finder.ts";
 import {
   CODE,
@@ -53,8 +54,7 @@ export const agreement = markCheck({
       const other = numberForm(form, best === 0, table);
       if (found.some((one) => one.from === from)) continue;
       if (other === form || UNCHANGED.has(form)) continue;
-      const group = syntax.verbGroups[syntax.verbAt[from] ?? -1];
-      const verb = group?.finite === from ? group : lone(from);
+      const verb = finiteVerbAt(syntax, from);
       if (!mayDisagree(syntax, verb, best)) continue;
       found.push({
         from,
@@ -71,19 +71,6 @@ export const agreement = markCheck({
 
 /** How far ahead the model must have the other number where the phrases show one as well. */
 const CLEAR = 2.5;
-
-function lone(unit: number): VerbGroup {
-  return {
-    from: unit,
-    to: unit + 1,
-    finite: unit,
-    main: unit,
-    tense: "present",
-    passive: false,
-    negated: false,
-    infinitive: false,
-  };
-}
 
 /** The model is not believed where the phrases show a subject of the verb's number; where they show none, by half. */
 function mayDisagree(syntax: Syntax, verb: VerbGroup, best: number): boolean {
@@ -114,8 +101,7 @@ function mayDisagree(syntax: Syntax, verb: VerbGroup, best: number): boolean {
   }
   // "if the target commit already has": a noun, with the verb after it.
   const base = tags[unit] === TAG.VB && ((words[unit]?.traits ?? 0) & NOUN) !== 0;
-  const reach = base ? NOUN_REACH : TAG_SETS.NOUN[tags[unit] ?? 0] ? 5 : 0;
-  if (hasVerbWithin(syntax, unit, reach)) return false;
+  if (base && hasVerbWithin(syntax, unit, NOUN_REACH)) return false;
   if ((places[head] ?? 0) & CODE || isIdentifier(written(syntax, head))) return false;
   const name = TAG_SETS.NAME[tags[head] ?? 0] === 1;
   // One person takes a singular verb; of several, or of a firm, nothing is sure.
