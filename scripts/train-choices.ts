@@ -23,8 +23,6 @@ import { HabitCounter, NounHabits } from "../src/core/language/noun-habits.ts";
 import { phraseLines } from "../src/core/language/phrase-lists.ts";
 import {
   ARTICLES,
-  FORMS,
-  formsOfWritten,
   NUMBERS,
   OWNERS,
   type Slot,
@@ -36,6 +34,7 @@ import { type LearnedFeature, packWeights } from "../src/core/language/sparse-we
 import { SUBJECT_TABLE, SubjectModel } from "../src/core/language/subject-model.ts";
 import type { Syntax } from "../src/core/language/syntax.ts";
 import { TAG } from "../src/core/language/tag-sets.ts";
+import { FORMS } from "../src/core/language/words.ts";
 import { readSentence, trainingSentences } from "./corpus/sentences.ts";
 import { SubjectLearner } from "./learn-subjects.ts";
 import { seeded } from "./seeded.ts";
@@ -63,6 +62,10 @@ const SOURCE_SHARES = [0.5, 0.3, 0.2] as const;
 const FOLDS = 3;
 const ROUNDS = 8;
 const RATE = 0.15;
+/** Share of a place's features left out at each look, so that none is relied on alone (Srivastava et al. 2014). */
+const LEFT_OUT = 0.3;
+/** From this round on the weights are averaged (Polyak and Juditsky 1992). */
+const AVERAGED_FROM = 3;
 /** Features that weigh less after a few rounds over all of them are given up; the others learn anew. */
 const FIRST_ROUNDS = 3;
 const WORTH_KEEPING = 0.1;
@@ -185,10 +188,10 @@ function alternatives(syntax: Syntax, slot: Slot): number[] {
     case "stop":
       return [];
     case "form": {
-      const own = formsOfWritten(form, table);
+      const own = table.formsOf(form);
       const finite = 0b1110;
       return FORMS.map((_, one) => one).filter((one) => {
-        const other = formsOfWritten(formOf(form, one, table), table);
+        const other = table.formsOf(formOf(form, one, table));
         return (other & own) === 0 && !(other & finite && own & finite);
       });
     }
@@ -255,6 +258,7 @@ function regress(
 ): Learned {
   const weights = new Float32Array(ids.size * classes);
   const squares = new Float32Array(ids.size * classes);
+  const sums = new Float32Array(ids.size * classes);
   const rows = own.map(({ features }) =>
     Int32Array.from([...features].flatMap((feature) => ids.get(feature) ?? [])),
   );
@@ -262,6 +266,10 @@ function regress(
   let trigramSquares = 1;
   const scores = new Float64Array(classes);
   const random = seeded(7);
+  const none = new Int32Array(0);
+  const kept = new Int32Array(MAX_FEATURES);
+  /** What is left of the features speaks for all. */
+  const made = 1 / (1 - LEFT_OUT);
   const order = own.map((_, index) => index);
   for (let round = 0; round < rounds; round++) {
     for (let index = order.length - 1; index > 0; index--) {
@@ -269,12 +277,16 @@ function regress(
       [order[index], order[other]] = [order[other] ?? 0, order[index] ?? 0];
     }
     for (const at of order) {
-      const row = rows[at] ?? new Int32Array(0);
+      const full = rows[at] ?? none;
+      let count = 0;
+      for (const id of full) if (random() >= LEFT_OUT) kept[count++] = id;
+      const row = kept.subarray(0, count);
       const { fits, label } = own[at] as Example;
       let most = Number.NEGATIVE_INFINITY;
       for (let one = 0; one < classes; one++) {
-        let score = trigram * (fits[one] ?? 0);
+        let score = 0;
         for (const id of row) score += weights[id * classes + one] ?? 0;
+        score = score * made + trigram * (fits[one] ?? 0);
         scores[one] = score;
         most = Math.max(most, score);
       }
@@ -290,7 +302,7 @@ function regress(
         if (Math.abs(slope) < 1e-4) continue;
         for (const id of row) {
           const place = id * classes + one;
-          const step = slope + 1e-5 * (weights[place] ?? 0);
+          const step = slope * made + 1e-5 * (weights[place] ?? 0);
           const square = (squares[place] ?? 0) + step * step;
           squares[place] = square;
           weights[place] = (weights[place] ?? 0) - (RATE * step) / Math.sqrt(square + 0.1);
@@ -299,6 +311,12 @@ function regress(
       trigramSquares += byTrigram * byTrigram;
       trigram -= (0.05 * byTrigram) / Math.sqrt(trigramSquares);
     }
+    if (round >= AVERAGED_FROM) {
+      for (const [at, weight] of weights.entries()) sums[at] = (sums[at] ?? 0) + weight;
+    }
+  }
+  if (rounds > AVERAGED_FROM) {
+    for (const [at, sum] of sums.entries()) weights[at] = sum / (rounds - AVERAGED_FROM);
   }
   return { ids, weights, trigram: Math.max(0, trigram) };
 }

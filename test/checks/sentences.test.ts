@@ -63,10 +63,41 @@ const LEFT_ALONE = [
   "She had put up the notice “No boats will leave after six.”",
   "He called the boat “Second Wind” and she said “It is too slow.”",
   "The lamp was lit at 4.45 p.m. by the keeper.",
+  "They wiped the salt off the glass and took the lid off the box.",
+  "Will the harbour office let the house so soon after the storm?",
+  "No sooner were they through the lock than the whole crew slept.",
+  "Are there boats in the harbour, and were there any last night?",
+  "The keepers too left at noon, and the clerk chose too not to stay.",
+  "They saw four boats off the head and sold two lamps to the crew.",
+  "There is about three miles of wire in the store.",
+  "There are also the captain, the mate and the cook to pay.",
+  "There are two ways in: 1) the stair by the quay; 2) the lift in the tower.",
+  "Send Form B to the office, and ask for Will Rusk.",
 ];
 
 /** A slip, and what the first correction makes of it. */
 const MENDED: [wrong: string, right: string][] = [
+  ["The clerk says that this are the best lamp.", "The clerk says that this is the best lamp."],
+  ["There is lots of boats in the harbour.", "There are lots of boats in the harbour."],
+  ["There is about forty boats in the bay.", "There are about forty boats in the bay."],
+  ["There is more than thirty keys on the ring.", "There are more than thirty keys on the ring."],
+  ["There are also a chance of fog.", "There is also a chance of fog."],
+  [
+    "1) Read the gauge. 2) Sign the log each week 3) Send the copy to the office.",
+    "1) Read the gauge. 2) Sign the log each week. 3) Send the copy to the office.",
+  ],
+  [
+    "Was the lamp red at noon? and is the door shut now?",
+    "Was the lamp red at noon? And is the door shut now?",
+  ],
+  [
+    "She said, “That leaves you a lot of room.” and I believed her that day.",
+    "She said, “That leaves you a lot of room.” And I believed her that day.",
+  ],
+  [
+    "The cells were lost in the flood. serological methods were tried after that.",
+    "The cells were lost in the flood. Serological methods were tried after that.",
+  ],
   [
     "The times of the reading is stored in the log.",
     "The times of the reading are stored in the log.",

@@ -25,6 +25,17 @@ describe("places that need no model", () => {
     ["It was read by the clerk.", "by"],
     ["They said that it was late.", "that"],
     ["The wire lay in its box.", "its"],
+    ["Will the harbour office face it?", "will"],
+    ["It will hardly be dry.", "will"],
+    ["They wiped the salt off the glass.", "off"],
+    ["No sooner had they left than the rain came.", "than"],
+    ["Are there boats in the harbour?", "there"],
+    ["They left early, there being no tide.", "there"],
+    ["The keepers too were late.", "too"],
+    ["And thus it was lost.", "thus"],
+    ["They are in the tower.", "they"],
+    ["They left the house.", "they"],
+    ["They saw Will there.", "will"],
   ];
   for (const [sentence, word] of right) {
     test(`“${word}” in: ${sentence}`, () => {
@@ -41,6 +52,17 @@ describe("places that need no model", () => {
     ["The tide was higher that the wall.", "that"],
     ["They want to by the boat.", "by"],
     ["He said its late.", "its"],
+    ["They went will the keeper.", "will"],
+    ["The head off the crew left.", "off"],
+    ["He said than it was late.", "than"],
+    ["They sat in there boat.", "there"],
+    ["They want too go home.", "too"],
+    ["They parked cars were wet.", "they"],
+    ["They sat with there heads down.", "there"],
+    ["She washed it will water.", "will"],
+    ["He fell on his face, one off his friends by him.", "off"],
+    ["Thus lamp is lit.", "thus"],
+    ["“Form the office we saw it,” he said.", "form"],
   ];
   for (const [sentence, word] of doubtful) {
     test(`not “${word}” in: ${sentence}`, () => {

@@ -3,21 +3,13 @@ import { type Around, fitOf, fitOfEnd, idsAround } from "./fit.ts";
 import { ownerForm } from "./mark-slots.ts";
 import { NounHabits } from "./noun-habits.ts";
 import { finiteVerbAt } from "./number-slots.ts";
-import {
-  formsOfWritten,
-  likelierArticle,
-  PAST,
-  PRESENT,
-  type Slot,
-  SlotFinder,
-  THIRD,
-} from "./slot-finder.ts";
+import { likelierArticle, type Slot, SlotFinder } from "./slot-finder.ts";
 import { followsPreposition, MAX_FEATURES, mixHashes, nearFeatures } from "./slots.ts";
 import { SparseWeights } from "./sparse-weights.ts";
 import { SUBJECT_TABLE, SubjectModel } from "./subject-model.ts";
 import type { Syntax } from "./syntax.ts";
 import type { Trigrams } from "./trigrams.ts";
-import type { WordTable } from "./words.ts";
+import { PAST, PRESENT, THIRD, type WordTable } from "./words.ts";
 
 /**
  * Models that say which of several words or forms belongs in a place: logistic regression over the
@@ -64,7 +56,7 @@ export interface BetterChoice extends Slot {
 }
 
 /** A lead by what stands next to the place that the other features hardly ever make up for; chosen on the tuning part. */
-const CLEAR_LEAD = { words: 0.6, stop: 1, owner: 1, number: 2.5, article: 2, form: 2 };
+const CLEAR_LEAD = { words: 0.6, stop: 99, owner: 1, number: 99, article: 2, form: 2 };
 
 /** Log odds of a subject's number beyond which its verb is not asked about; chosen on the tuning part. */
 const CLEAR_ODDS = 2;
@@ -245,7 +237,7 @@ export function formOf(form: string, one: number, table: WordTable): string {
 
 /** The forms a verb is written in, as bits of FORMS; for a noun that might be a verb, the number it would have. */
 export function ownForms(kind: ChoiceModel["kind"], slot: Slot, form: string, table: WordTable) {
-  if (kind === "form") return formsOfWritten(form, table);
+  if (kind === "form") return table.formsOf(form);
   return kind === "number" && slot.typed === 2 && form === table.verb(form) ? 1 : 0;
 }
 

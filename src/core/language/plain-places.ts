@@ -30,7 +30,7 @@ const COMPLEMENT = tagSet(
 const FINITE = tagSet("VBZ", "VBD", "VBP", "MD");
 
 const PLAIN = new Map<string, Surroundings>([
-  ["the", { after: tagSet("NN", "NNS", "NNP", "NNPS", "JJ", "JJR", "JJS", "CD", "VBN", "VBG") }],
+  ["the", { after: tagSet("NN", "NNS", "NNP", "NNPS", "JJ", "JJR", "JJS", "CD", "VBG") }],
   [
     "of",
     {
@@ -46,8 +46,6 @@ const PLAIN = new Map<string, Surroundings>([
   ["his", { before: VERBS_AND_PREPOSITIONS, after: TAG_SETS.NOUN }],
   ["our", { before: VERBS_AND_PREPOSITIONS, after: TAG_SETS.NOUN }],
   ["their", { before: VERBS_AND_PREPOSITIONS, after: TAG_SETS.NOUN }],
-  ["there", { after: tagSet("VBZ", "VBD", "VBP") }],
-  ["they", { after: FINITE }],
   [
     "them",
     {
@@ -73,11 +71,19 @@ const PLAIN = new Map<string, Surroundings>([
   ["had", { before: tagSet("PPS", "PPSS"), after: tagSet("VBN", "DT") }],
 ]);
 
+/** "Form J", "Will Rogers", "GH-406 If it fails": a capital inside a sentence, but not at the start of a quotation. */
+function isName({ text, units }: Syntax, at: number): boolean {
+  const code = text.charCodeAt(units[at]?.from ?? 0);
+  const before = text[units[at - 1]?.from ?? 0] ?? "";
+  return code >= 65 && code <= 90 && !/["“‘(]/.test(before);
+}
+
 /** Whether a word stands where nothing else could be meant. */
 export function isPlainWord(syntax: Syntax, at: number): boolean {
   const { words, tags, sentenceFrom } = syntax;
   const form = words[at]?.form ?? "";
   const next = tags[at + 1] ?? 0;
+  if (at > (sentenceFrom[at] ?? 0) && isName(syntax, at)) return true;
   if (form === "and") return !/^[aeiou]/.test(words[at + 1]?.form ?? "");
   if (form === "to") {
     return tags[at] === TAG.TO
@@ -85,6 +91,8 @@ export function isPlainWord(syntax: Syntax, at: number): boolean {
       : next === TAG.DT || next === TAG.PRP$ || next === TAG.NNP;
   }
   if (form === "that") return !followsComparison(syntax, at);
+  const told = TOLD.get(form);
+  if (told?.(syntax, at)) return true;
   const plain = PLAIN.get(form);
   if (!plain) return false;
   if (plain.after && plain.after[next] !== 1) return false;
@@ -92,15 +100,98 @@ export function isPlainWord(syntax: Syntax, at: number): boolean {
   return at > (sentenceFrom[at] ?? 0) && plain.before[tags[at - 1] ?? 0] === 1;
 }
 
-const COMPARED = /^(?:more|less|rather|other|different|else|fewer)$/;
+/** Rarer words, each with what shows that it is meant. */
+const TOLD = new Map<string, (syntax: Syntax, at: number) => boolean>([
+  ["will", isAuxiliary],
+  ["off", followsRemoval],
+  ["than", followsSooner],
+  ["there", introduces],
+  ["they", hasItsVerb],
+  ["too", standsAfterSubject],
+  ["thus", opensClause],
+]);
+
+/** "Will the office face it?", "will soon resolve it", "will you?": a plain verb later on, or a tag. */
+function isAuxiliary({ words, tags, nounAt, nounGroups, sentenceTo }: Syntax, at: number): boolean {
+  const end = sentenceTo[at] ?? 0;
+  if (words[at + 1]?.form === "you" && words[at + 2]?.form === "?") return true;
+  const next = nounGroups[nounAt[at + 1] ?? -1];
+  let verb = next?.from === at + 1 ? next.to : at + 1;
+  // A verb right after it may be a noun that "will" makes a verb of.
+  if (tags[verb] === TAG.VB && verb === at + 1) return false;
+  while (verb < end && (TAG_SETS.ADV[tags[verb] ?? 0] || tags[verb] === TAG.NOT)) verb++;
+  return verb < end && tags[verb] === TAG.VB;
+}
+
+/** Verbs after which something goes, or is put, off something. */
+const REMOVES =
+  /^(?:take|took|taken|takes|taking|wipe[ds]?|wiping|knock(?:ed|s|ing)?|pluck(?:ed|s|ing)?|pull(?:ed|s|ing)?|tear|tore|torn|strip(?:s|ped|ping)?|break|broke|broken|shake|shook|shaken|rip(?:s|ped)?|kick(?:ed|s)?|throw|threw|thrown|cut|cuts|cutting|chop(?:s|ped)?|scrape[ds]?|scraping|wash(?:ed|es|ing)?|brush(?:ed|es|ing)?|peel(?:ed|s|ing)?|keep|kept|keeping|lift(?:ed|s|ing)?|pour(?:ed|s|ing)?|shave[ds]?|fell|fall|falls|fallen|falling|blow|blew|blown|roll(?:ed|s|ing)?|drain(?:ed|s|ing)?|gouge[ds]?|live[ds]?|living|get|got|getting|bounce[ds]?|slip(?:s|ped)?|slide|slid|jump(?:ed|s|ing)?|step(?:s|ped|ping)?)$/;
+const REMOVAL_REACH = 7;
+
+function followsRemoval({ words, tags, sentenceFrom }: Syntax, at: number): boolean {
+  const start = Math.max(sentenceFrom[at] ?? 0, at - REMOVAL_REACH);
+  for (let before = at - 1; before >= start && tags[before] !== TAG[","]; before--) {
+    if (REMOVES.test(words[before]?.form ?? "")) return true;
+  }
+  return false;
+}
+
+/** "No sooner had they left than the rain came", however much stands between. */
+function followsSooner({ words, sentenceFrom }: Syntax, at: number): boolean {
+  for (let before = at - 1; before >= (sentenceFrom[at] ?? 0); before--) {
+    if (words[before]?.form === "sooner") return true;
+  }
+  return false;
+}
+
+const INTRODUCED =
+  /^(?:is|are|was|were|has|have|had|'s|will|would|can|could|may|might|must|should|having|being|be|seems?|seemed|remains?|remained|exists?|existed|comes?|came|stands?|stood|lies|lay|appears?|appeared|follows?|followed)$/;
+
+/** "There is", "are there boats?", "there having been a storm". */
+function introduces({ words, sentenceFrom }: Syntax, at: number): boolean {
+  if (INTRODUCED.test(words[at + 1]?.form ?? "")) return true;
+  return at - 1 === sentenceFrom[at] && /^(?:is|are|was|were)$/.test(words[at - 1]?.form ?? "");
+}
+
+const OWN_VERBS = new Set("are were have had do did 've 're 'll".split(" "));
+const AFTER_VERB = tagSet("DT", "PRP$", "PPO", "IN", "TO", "RB", "CS", ".", ",");
+
+/** "They are", "they left the house": a verb that is no noun or adjective in its place. */
+function hasItsVerb({ words, tags }: Syntax, at: number): boolean {
+  const next = tags[at + 1] ?? 0;
+  if (next === TAG.MD || OWN_VERBS.has(words[at + 1]?.form ?? "")) return true;
+  return FINITE[next] === 1 && AFTER_VERB[tags[at + 2] ?? 0] === 1;
+}
+
+/** "The keepers too have left", "they chose too not to go". */
+function standsAfterSubject({ tags }: Syntax, at: number): boolean {
+  const next = tags[at + 1] ?? 0;
+  return TAG_SETS.NOMINAL[tags[at - 1] ?? 0] === 1 && (FINITE[next] === 1 || next === TAG.NOT);
+}
+
+/** "Thus it was", "it goes thus:". */
+function opensClause({ tags }: Syntax, at: number): boolean {
+  const next = tags[at + 1] ?? 0;
+  return next === TAG.PPS || next === TAG.PPSS || next === TAG[":"];
+}
+
+const COMPARED = new Set(
+  "more less rather other otherwise else different fewer sooner elsewhere".split(" "),
+);
+
+/** Whether a unit compares and may have its "than" later on. */
+export function isComparison({ words, tags }: Syntax, at: number): boolean {
+  const tag = tags[at];
+  return tag === TAG.JJR || tag === TAG.RBR || COMPARED.has(words[at]?.form ?? "");
+}
+
 /** Words within which a comparison looks for its "than". */
 const COMPARISON_REACH = 7;
 
-function followsComparison({ words, tags, sentenceFrom }: Syntax, at: number): boolean {
-  const start = Math.max(sentenceFrom[at] ?? 0, at - COMPARISON_REACH);
+function followsComparison(syntax: Syntax, at: number): boolean {
+  const start = Math.max(syntax.sentenceFrom[at] ?? 0, at - COMPARISON_REACH);
   for (let before = at - 1; before >= start; before--) {
-    const tag = tags[before];
-    if (tag === TAG.JJR || tag === TAG.RBR || COMPARED.test(words[before]?.form ?? "")) return true;
+    if (isComparison(syntax, before)) return true;
   }
   return false;
 }

@@ -5,12 +5,18 @@ import { mayOpen, ownerFeatures, ownerUnits, stopFeatures } from "./mark-slots.t
 import type { NounHabits } from "./noun-habits.ts";
 import { numberFeatures } from "./number-slots.ts";
 import { isPlainNumber, isPlainPlural, isPlainWord } from "./plain-places.ts";
-import { groupFeatures, nearFeatures, verbFeatures, wideFeatures } from "./slots.ts";
+import {
+  clauseFeatures,
+  groupFeatures,
+  nearFeatures,
+  verbFeatures,
+  wideFeatures,
+} from "./slots.ts";
 import type { SubjectModel } from "./subject-model.ts";
 import type { NounGroup, Syntax } from "./syntax.ts";
 import { TAG, TAG_SETS, tagSet } from "./tag-sets.ts";
 import type { Trigrams } from "./trigrams.ts";
-import type { WordTable } from "./words.ts";
+import { BARE, ING, PARTICIPLE, PAST, PRESENT, THIRD, type WordTable } from "./words.ts";
 
 /** A place that a model has something to say about. */
 export interface Slot {
@@ -23,15 +29,12 @@ export interface Slot {
   typed: number;
 }
 
-export const FORMS = ["bare", "present", "third", "past", "participle", "ing"] as const;
 export const NUMBERS = ["singular", "plural", "noun"] as const;
 export const ARTICLES = ["none", "article"] as const;
 /** Whether a sentence goes on before a capital, or ends there. */
 export const STOPS = ["on", "stop"] as const;
 /** Whether a noun in s is a plural or owns what follows. */
 export const OWNERS = ["plural", "owner"] as const;
-const [BARE, PARTICIPLE, ING] = [0, 4, 5];
-export const [PRESENT, THIRD, PAST] = [1, 2, 3];
 
 /** Finds the slots of a text for a list of models. */
 export class SlotFinder {
@@ -43,8 +46,6 @@ export class SlotFinder {
   private readonly article: number;
   private readonly stop: number;
   private readonly owner: number;
-  /** The forms of words met so far, as bits of FORMS. */
-  private readonly written = new Map<string, number>();
 
   constructor(
     readonly models: readonly ChoiceModel[],
@@ -129,20 +130,10 @@ export class SlotFinder {
   private isPlainForm({ words, tags }: Syntax, at: number, tag: number): boolean {
     const governor = tags[at - 1];
     if (governor === TAG.MD || governor === TAG.TO)
-      return tag === TAG.VB && this.isWritten(words[at]?.form ?? "", BARE);
+      return tag === TAG.VB && this.table.isForm(words[at]?.form ?? "", BARE);
     if (!AUXILIARY.has(words[at - 1]?.form ?? "")) return false;
     if (tag === TAG.VBG) return true;
-    return tag === TAG.VBN && this.isWritten(words[at]?.form ?? "", PARTICIPLE);
-  }
-
-  /** Whether a word as written may be one of FORMS. */
-  private isWritten(form: string, wanted: number): boolean {
-    let known = this.written.get(form);
-    if (known === undefined) {
-      known = formsOfWritten(form, this.table);
-      this.written.set(form, known);
-    }
-    return (known & (1 << wanted)) !== 0;
+    return tag === TAG.VBN && this.table.isForm(words[at]?.form ?? "", PARTICIPLE);
   }
 
   /** Fills in all features of a slot and returns how many there are. */
@@ -169,7 +160,7 @@ export class SlotFinder {
       return numberFeatures(syntax, from, lemma(), features, count, this.subjects);
     if (kind === "article")
       return groupFeatures(syntax, from, to, features, count, trigrams, this.table, this.habits);
-    if (kind === "words") return count;
+    if (kind === "words") return clauseFeatures(syntax, from, to, features, count);
     if (kind === "stop") return stopFeatures(syntax, from, features, count);
     if (kind === "owner") return ownerFeatures(syntax, from, to, features, count, this.table);
     return verbFeatures(syntax, from, lemma(), features, count);
@@ -284,18 +275,6 @@ export function formTyped(syntax: Syntax, at: number, tag: number): number {
       return tag === TAG.NNS ? THIRD : tag === TAG.JJ ? PARTICIPLE : BARE;
     }
   }
-}
-
-/** The forms that a verb as written may be, as bits of FORMS. */
-export function formsOfWritten(form: string, table: WordTable): number {
-  const lemma = table.verb(form);
-  let bits = 0;
-  if (form === lemma) bits |= (1 << BARE) | (1 << PRESENT);
-  if (form === table.inflect(lemma, "VBZ")) bits |= 1 << THIRD;
-  if (form === table.inflect(lemma, "VBD")) bits |= 1 << PAST;
-  if (form === table.inflect(lemma, "VBN")) bits |= 1 << PARTICIPLE;
-  if (form === table.inflect(lemma, "VBG")) bits |= 1 << ING;
-  return bits;
 }
 
 /** Where an article stands or could stand in a noun group. */

@@ -1,4 +1,5 @@
 import type { NounHabits } from "./noun-habits.ts";
+import { isComparison } from "./plain-places.ts";
 import type { Syntax } from "./syntax.ts";
 import { TAG, TAG_SETS } from "./tag-sets.ts";
 import type { Trigrams } from "./trigrams.ts";
@@ -9,7 +10,7 @@ import { hashText, type Word, type WordTable } from "./words.ts";
  * of several words or forms belongs there (`choice-models.ts`). Each is a hash; the same function
  * serves training and use.
  */
-export const MAX_FEATURES = 128;
+export const MAX_FEATURES = 160;
 
 function mix(a: number, b: number): number {
   let hash = Math.imul(a ^ b, 0x85ebca6b);
@@ -167,6 +168,55 @@ export function wideFeatures(
       add(37, word.hash);
     }
   }
+  return count;
+}
+
+/** Units within which a comparison, or the verb of a clause, is looked for. */
+const CLAUSE_REACH = 25;
+
+/** Adds what a word owes to its clause: a verb on either side, a comparison before, a question. */
+export function clauseFeatures(
+  syntax: Syntax,
+  from: number,
+  to: number,
+  features: Int32Array,
+  counted: number,
+): number {
+  const { words, tags, verbAt, verbGroups, nounAt, nounGroups } = syntax;
+  const start = syntax.sentenceFrom[from] ?? 0;
+  const end = syntax.sentenceTo[from] ?? words.length;
+  let count = counted;
+  const add = (kind: number, value: number) => {
+    features[count++] = mix(kind * KIND, value);
+  };
+  const isVerb = (at: number) => verbGroups[verbAt[at] ?? -1]?.finite === at;
+  let compared = 0;
+  let verbBefore = 0;
+  let comma = 0;
+  for (let at = from - 1; at >= start && from - at <= CLAUSE_REACH; at--) {
+    if (isComparison(syntax, at)) compared = 1;
+    if (tags[at] === TAG[","]) comma = 1;
+    if (comma === 0 && isVerb(at)) verbBefore = 1;
+  }
+  let verbAfter = 0;
+  for (let at = to; at < end && at - to <= CLAUSE_REACH; at++) {
+    if (tags[at] === TAG[","]) break;
+    if (isVerb(at)) verbAfter = 1;
+  }
+  const t1 = from > start ? (tags[from - 1] ?? 0) : START_TAG;
+  const u1 = to < end ? (tags[to] ?? 0) : END_TAG;
+  const verbs = verbBefore * 2 + verbAfter;
+  const next = to < end ? nounGroups[nounAt[to] ?? -1] : undefined;
+  const later = next && next.to < end ? (tags[next.to] ?? 0) : END_TAG;
+  const asked = words[end - 1]?.form === "?" ? 1 : 0;
+  add(38, compared);
+  add(39, compared * 64 + u1);
+  add(40, verbs);
+  add(41, (verbs * 64 + t1) * 64 + u1);
+  add(42, verbs * 64 + (next ? later : 0));
+  add(43, asked * 64 + u1);
+  add(44, mix(asked * 64 + t1, next ? later : 0));
+  add(45, (next ? (tags[next.head] ?? 0) : 0) * 64 + t1);
   return count;
 }
 

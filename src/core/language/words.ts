@@ -23,6 +23,10 @@ export interface Word {
   trigram: number;
 }
 
+/** The forms of a verb that are told apart. */
+export const FORMS = ["bare", "present", "third", "past", "participle", "ing"] as const;
+export const [BARE, PRESENT, THIRD, PAST, PARTICIPLE, ING] = [0, 1, 2, 3, 4, 5] as const;
+
 /** Words remembered as written; beyond it the memory starts anew. */
 const MAX_REMEMBERED = 60_000;
 
@@ -30,9 +34,11 @@ const MAX_REMEMBERED = 60_000;
 export class WordTable {
   private readonly remembered = new Map<string, Word>();
   private readonly ids = new Map<string, number>();
-  /** Base forms and inflected forms found before, by the inflection. */
-  private readonly bases = new Map<Inflection | undefined, Map<string, string>>();
+  /** Base forms found before, and inflected forms, by the inflection. */
+  private readonly verbs = new Map<string, string>();
+  private readonly nouns = new Map<string, string>();
   private readonly inflected = new Map<Inflection, Map<string, string>>();
+  private readonly verbForms = new Map<string, number>();
   private classes: WordClasses | null = null;
 
   constructor(
@@ -94,41 +100,66 @@ export class WordTable {
     return word;
   }
 
-  /** The base form of a lower-case word with this inflection, or the word itself. */
-  base(form: string, inflections: readonly Inflection[]): string {
-    const bases = remembering(this.bases, inflections[0]);
-    const known = bases.get(form);
-    if (known !== undefined) return known;
-    const exists = (lemma: string, trait: number) => (this.lexicon.traits(lemma) & trait) !== 0;
-    const lemmas = lemmasOf(form, this.irregular, exists);
-    const found = lemmas.find(
-      ({ inflection }) => inflection !== null && inflections.includes(inflection),
-    );
-    const base = found?.lemma ?? form;
-    bases.set(form, base);
-    return base;
-  }
-
   /** The base form of a verb. */
   verb(form: string): string {
-    return CLIPPED.get(form) ?? this.base(form, ["VBZ", "VBD", "VBN", "VBG"]);
+    const known = this.verbs.get(form);
+    if (known !== undefined) return known;
+    const base = CLIPPED.get(form) ?? this.base(form, ["VBZ", "VBD", "VBN", "VBG"]);
+    remember(this.verbs, form, base);
+    return base;
   }
 
   /** The singular of a noun. */
   noun(form: string): string {
-    return this.base(form, ["NNS"]);
+    const known = this.nouns.get(form);
+    if (known !== undefined) return known;
+    const base = this.base(form, ["NNS"]);
+    remember(this.nouns, form, base);
+    return base;
+  }
+
+  /** The base form of a lower-case word with one of these inflections, or the word itself. */
+  private base(form: string, inflections: readonly Inflection[]): string {
+    const exists = (lemma: string, trait: number) => (this.lexicon.traits(lemma) & trait) !== 0;
+    const found = lemmasOf(form, this.irregular, exists).find(
+      ({ inflection }) => inflection !== null && inflections.includes(inflection),
+    );
+    return found?.lemma ?? form;
   }
 
   /** A base form inflected, in US spelling; null gives the base form back. */
   inflect(lemma: string, inflection: Inflection | null): string {
     if (inflection === null) return lemma;
-    const forms = remembering(this.inflected, inflection);
-    let form = forms.get(lemma);
-    if (form === undefined) {
-      form = this.inflectAnew(lemma, inflection);
-      forms.set(lemma, form);
+    let forms = this.inflected.get(inflection);
+    if (!forms) {
+      forms = new Map();
+      this.inflected.set(inflection, forms);
     }
+    const known = forms.get(lemma);
+    if (known !== undefined) return known;
+    const form = this.inflectAnew(lemma, inflection);
+    remember(forms, lemma, form);
     return form;
+  }
+
+  /** The forms that a verb as written may be, as bits of FORMS. */
+  formsOf(form: string): number {
+    let bits = this.verbForms.get(form);
+    if (bits !== undefined) return bits;
+    bits = 0;
+    const lemma = this.verb(form);
+    if (form === lemma) bits |= (1 << BARE) | (1 << PRESENT);
+    if (form === this.inflect(lemma, "VBZ")) bits |= 1 << THIRD;
+    if (form === this.inflect(lemma, "VBD")) bits |= 1 << PAST;
+    if (form === this.inflect(lemma, "VBN")) bits |= 1 << PARTICIPLE;
+    if (form === this.inflect(lemma, "VBG")) bits |= 1 << ING;
+    remember(this.verbForms, form, bits);
+    return bits;
+  }
+
+  /** Whether a verb as written may be one of FORMS. */
+  isForm(form: string, one: number): boolean {
+    return (this.formsOf(form) & (1 << one)) !== 0;
   }
 
   private inflectAnew(lemma: string, inflection: Inflection): string {
@@ -141,14 +172,10 @@ export class WordTable {
   }
 }
 
-/** The memory for an inflection; begun anew when it is full. */
-function remembering<T>(all: Map<T, Map<string, string>>, inflection: T): Map<string, string> {
-  let own = all.get(inflection);
-  if (!own || own.size >= MAX_REMEMBERED) {
-    own = new Map();
-    all.set(inflection, own);
-  }
-  return own;
+/** Keeps what was found for a word; a memory that is full begins anew. */
+function remember<T>(memory: Map<string, T>, word: string, found: T): void {
+  if (memory.size >= MAX_REMEMBERED) memory.clear();
+  memory.set(word, found);
 }
 
 /** Verbs whose past is spelled like their base form. */

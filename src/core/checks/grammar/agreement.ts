@@ -48,14 +48,14 @@ export const agreement = markCheck({
     }
     // Cells and headings are seldom sentences.
     const fragment = block.kind === "cell" || block.kind === "heading" || block.kind === "caption";
-    for (const { from, best, sure } of fragment ? [] : better) {
+    for (const { from, best, margin, sure } of fragment ? [] : better) {
       const form = syntax.words[from]?.form ?? "";
       if ((syntax.words[from]?.traits ?? 0) === 0) continue;
       const other = numberForm(form, best === 0, table);
       if (found.some((one) => one.from === from)) continue;
       if (other === form || UNCHANGED.has(form)) continue;
       const verb = finiteVerbAt(syntax, from);
-      if (!mayDisagree(syntax, verb, best)) continue;
+      if (!mayDisagree(syntax, verb, best, margin)) continue;
       found.push({
         from,
         to: from + 1,
@@ -72,8 +72,11 @@ export const agreement = markCheck({
 /** How far ahead the model must have the other number where the phrases show one as well. */
 const CLEAR = 2.5;
 
+/** The same where the phrases show another subject far from the verb. */
+const FAR_CLEAR = 4;
+
 /** The model is not believed where the phrases show a subject of the verb's number; where they show none, by half. */
-function mayDisagree(syntax: Syntax, verb: VerbGroup, best: number): boolean {
+function mayDisagree(syntax: Syntax, verb: VerbGroup, best: number, margin: number): boolean {
   const { words, places, tags } = syntax;
   const unit = verb.from;
   const before = words[unit - 1]?.form ?? "";
@@ -100,8 +103,10 @@ function mayDisagree(syntax: Syntax, verb: VerbGroup, best: number): boolean {
       return false;
   }
   // "if the target commit already has": a noun, with the verb after it.
-  const base = tags[unit] === TAG.VB && ((words[unit]?.traits ?? 0) & NOUN) !== 0;
-  if (base && hasVerbWithin(syntax, unit, NOUN_REACH)) return false;
+  const base = tags[unit] === TAG.VB;
+  const nominal = base && ((words[unit]?.traits ?? 0) & NOUN) !== 0;
+  if (nominal && !takesObject(syntax, unit) && hasVerbWithin(syntax, unit, NOUN_REACH))
+    return false;
   if ((places[head] ?? 0) & CODE || isIdentifier(written(syntax, head))) return false;
   const name = TAG_SETS.NAME[tags[head] ?? 0] === 1;
   // One person takes a singular verb; of several, or of a firm, nothing is sure.
@@ -112,8 +117,19 @@ function mayDisagree(syntax: Syntax, verb: VerbGroup, best: number): boolean {
   // A word no list has may be the name of one thing; "a vine-grown gate-post" is none.
   const known =
     (words[head]?.traits ?? 0) !== 0 || /^\p{Ll}+-\p{Ll}+$/u.test(written(syntax, head));
-  if (!known && !subject.group.pronoun && !TAG_SETS.WH[tags[head] ?? 0]) return false;
-  return subject.number === (best === 0 ? "singular" : "plural") || subject.number === "unknown";
+  const functional = subject.group.pronoun || tags[head] === TAG.DT || TAG_SETS.WH[tags[head] ?? 0];
+  if (!known && !functional) return false;
+  // "this configure option": a word before a noun.
+  if (tags[head] === TAG.DT && base && TAG_SETS.NOUN[tags[unit + 1] ?? 0]) return false;
+  // Over a distance the phrases are no surer than the model: "a plan to buy boats and ropes were".
+  const told = subject.near || margin < FAR_CLEAR ? subject.number : "unknown";
+  return told === (best === 0 ? "singular" : "plural") || told === "unknown";
+}
+
+/** What follows is an object, which a noun does not have. */
+function takesObject({ tags }: Syntax, unit: number): boolean {
+  const next = tags[unit + 1];
+  return next === TAG.DT || next === TAG.PRP$ || next === TAG.PPO;
 }
 
 /** Units within which the verb of a noun is looked for that was taken for a verb. */
@@ -157,7 +173,7 @@ function isSupposed({ words, verbAt, verbGroups, sentenceFrom }: Syntax, unit: n
 const SUPPOSED_REACH = 10;
 const SUPPOSING = new Set("if though lest whether wish wished wishes unless suppose".split(" "));
 
-const CLAUSE_OPENERS = new Set("that what whether how why where when whoever whatever".split(" "));
+const CLAUSE_OPENERS = new Set("that what whether how why whoever whatever".split(" "));
 const MODALS = new Set(
   "will would can could may might must shall should 'll to not n't".split(" "),
 );

@@ -145,7 +145,11 @@ function opensAfterMark(
 ): boolean {
   const tag = tags[unit] ?? 0;
   const left = (sentenceTo[unit] ?? units.length) - unit;
-  if (unit < SHORT || left < SHORT || tag === TAG.CC) return false;
+  if (unit < SHORT || left < SHORT) return false;
+  // "… at noon? and is it red?", "… at noon? was it red?"
+  const first = tag === TAG.CC ? unit + 1 : unit;
+  if (ASKS.has(words[first]?.form ?? "") && words[unit + left - 1]?.form === "?") return true;
+  if (tag === TAG.CC) return false;
   if (after && after.finite >= 0)
     return !/^(?:he|she|they|i|we|you)$/.test(words[unit]?.form ?? "");
   return left > 2 * SHORT && (OPENING_WORDS[tag] === 1 || TAG_SETS.NOUN[tag] === 1);
@@ -155,6 +159,9 @@ function opensAfterMark(
 function opensAfterQuotation({ tags, words, units, sentenceTo }: Syntax, unit: number): boolean {
   const left = (sentenceTo[unit] ?? units.length) - unit;
   const tag = tags[unit] ?? 0;
+  // "… out.” and I believed it": a clause of its own.
+  const goesOn = tag === TAG.CC && TAG_SETS.SUBJECT[tags[unit + 1] ?? 0] === 1;
+  if (goesOn) return left > SHORT;
   return (
     left > SHORT &&
     !GOES_ON.test(words[unit]?.form ?? "") &&

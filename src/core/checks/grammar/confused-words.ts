@@ -1,4 +1,4 @@
-import { written } from "../../language/syntax.ts";
+import { VERB } from "../../language/lexicon.ts";
 import { TAG } from "../../language/tag-sets.ts";
 import type { Choice } from "../check.ts";
 import { type Found, markCheck } from "../mark-check.ts";
@@ -28,22 +28,17 @@ export const confusedWords = markCheck({
     const found: Found[] = [];
     for (const { from, to, best, classes, sure } of betterChoices(syntax, language, "words")) {
       const word = classes[best] ?? "";
-      // "GH-406 If the gauge fails": a number or a mark of its own, then a sentence.
-      if (from > (syntax.sentenceFrom[from] ?? 0) && /^\p{Lu}/u.test(written(syntax, from))) {
-        if (!/^["“‘(]$/.test(written(syntax, from - 1))) continue;
-      }
-      // "side by side", "it's back to back": a phrase of its own.
       const { words } = syntax;
+      const after = words[to]?.form ?? "";
       // "the places where they part company": the clause has its subject.
-      if (
-        word === "the" &&
-        /^(?:where|when|that|which|if|as|because)$/.test(words[from - 1]?.form ?? "")
-      )
-        continue;
+      const opens = /^(?:where|when|that|which|if|as|because)$/.test(words[from - 1]?.form ?? "");
+      if (word === "the" && opens && (words[to]?.traits ?? 0) & VERB) continue;
       // "Were the hoppers full, …": an inverted clause.
       if (word === "where" && from === syntax.sentenceFrom[from] && syntax.tags[to] === TAG.DT)
         continue;
-      if (to + 2 < words.length && words[to]?.form === words[to + 2]?.form) continue;
+      // "side by side", "it's back to back": a phrase of its own.
+      const joined = /^(?:by|to|after|and|in|for|on|upon)$/.test(words[to + 1]?.form ?? "");
+      if (joined && /^\p{L}/u.test(after) && after === words[to + 2]?.form) continue;
       found.push({ from, to, mends: [spelled(syntax, from, to, word)], unsure: !sure });
     }
     // A word may stand in several sets: the first finding at a place is enough.

@@ -64,6 +64,10 @@ export const thereAgreement = markCheck({
   reason: "After “there” the verb goes with what follows: “{1}”.",
   patterns: [
     "there [is] no|some|any|ADJ? ADJ? NNS !'s|NN|NNS => are",
+    "there [is] lots|plenty of NNS => are",
+    "there [is] ADV? about|nearly|almost|over|around|roughly CD NNS => are",
+    "there [is] ADV? more|fewer than CD NNS => are",
+    "there [are] also|still|perhaps a|an|another|the ADJ? NN !of|and|or|,|NN|NNS => is",
     "there [is] many|several|few|two|three|four|five|these|those|various => are",
     "there [was] many|several|few|two|three|four|five|these|those|various => were",
     "there [was] no|some|any|ADJ? ADJ? NNS !'s|NN|NNS => were",
@@ -81,11 +85,13 @@ export const thereAgreement = markCheck({
     const last = (bounds[2 * pattern.elements.length - 1] ?? 1) - 1;
     const before = syntax.words[verb - 2]?.form ?? "";
     if (/^(?:if|wish|though)$/.test(before) && form === "were") return false;
+    // "There is lots to do".
+    if (syntax.words[last]?.form === "lots") return false;
     // Sums of money, time and distance are singular: "there is five pounds in it".
     if (form === "is" || form === "was" || form === "'s") {
       for (let at = verb + 1; at <= last; at++) {
         if (
-          /^(?:dollars|pounds|miles|years|days|minutes|percent|hours|feet|lots|means|news|series|data|media|headquarters|politics|physics|mathematics)$/.test(
+          /^(?:dollars|pounds|miles|years|days|minutes|percent|hours|feet|means|news|series|data|media|headquarters|politics|physics|mathematics)$/.test(
             syntax.words[at]?.form ?? "",
           )
         )

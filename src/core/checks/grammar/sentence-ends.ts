@@ -203,6 +203,7 @@ export const finalMark = markCheck({
     for (const unit of beforeSpeech(syntax)) {
       found.push({ ...withStop(syntax, unit), unsure: true });
     }
+    for (const unit of beforeNumberedItem(syntax)) found.push(withStop(syntax, unit));
     const last = units.length - 1;
     const unit = units[last];
     if (!unit) return found;
@@ -296,6 +297,20 @@ function beforeSpeech(syntax: Syntax): number[] {
     found.push(unit);
   }
   return found;
+}
+
+/** "1) Read it. 2) Sign it 3) Send it": units right before a numbered item in running text, the others having ended. */
+function beforeNumberedItem({ text, units }: Syntax): number[] {
+  if (!/\d\) \p{Lu}/u.test(text)) return [];
+  const ended = new Set<number>();
+  for (const [, number] of text.matchAll(/(?:^|[.?!]["”]? )(\d{1,2})\) \p{Lu}/gu)) {
+    ended.add(Number(number));
+  }
+  return [...text.matchAll(/\p{Ll} (?=(\d{1,2})\) \p{Lu})/gu)].flatMap(({ index, 1: number }) => {
+    const before = Number(number) - 1;
+    const unit = units.findIndex(({ to }) => to === index + 1);
+    return unit > 0 && (ended.has(before) || ended.has(before + 2)) ? [unit] : [];
+  });
 }
 
 /** What a quotation may be set next to: a notice “No boats today.” */

@@ -2,10 +2,9 @@ import type { Language } from "../../language/analysis.ts";
 import { formOf } from "../../language/choice-models.ts";
 import { fitOf, idsAround } from "../../language/fit.ts";
 import { ADJECTIVE, ADVERB, NAME, NOUN, VERB } from "../../language/lexicon.ts";
-import { FORMS, formsOfWritten } from "../../language/slot-finder.ts";
 import { type Syntax, written } from "../../language/syntax.ts";
 import { TAG, TAG_SETS, tagSet } from "../../language/tag-sets.ts";
-import type { WordTable } from "../../language/words.ts";
+import { BARE, ING, PARTICIPLE, type WordTable } from "../../language/words.ts";
 import { type Found, markCheck } from "../mark-check.ts";
 import { betterChoices } from "./better-choices.ts";
 
@@ -175,7 +174,7 @@ const MODALS = new Set(["can", "will", "may", "might", "must", "shall"]);
 /** "He could got along", "they will showed": a participle right after a modal verb, which may be no noun. */
 function takesBare({ words, tags }: Syntax, unit: number, table: WordTable): boolean {
   const form = words[unit]?.form ?? "";
-  if (formsOfWritten(form, table) & (1 << BARE)) return false;
+  if (table.isForm(form, BARE)) return false;
   const modal = words[unit - 1]?.form ?? "";
   if (SURE_MODALS.has(modal)) return true;
   const subject = tags[unit - 2] ?? 0;
@@ -256,8 +255,6 @@ function namesDeed({ words, sentenceFrom }: Syntax, unit: number): boolean {
 
 const MODAL_LIKE = /^(?:be|have|do|go|let|ought|dare|except|save)$/;
 
-const BARE = FORMS.indexOf("bare");
-const PARTICIPLE = FORMS.indexOf("participle");
 const IS_BE = /^(?:is|was|are|were|be)$/;
 const BEFORE_INFINITIVE =
   /^(?:began|begin|begins|begun|want|wants|wanted|try|tries|tried|need|needs|needed|hope|hopes|hoped|decide|decided|plan|plans|planned|start|started|seems|seemed|likes|liked|has|had|have|able|ought)$/;
@@ -300,6 +297,9 @@ function* unlikelyForms(
     const have = HAVE.has(before) && TAG_SETS.VERB[governor] === 1;
     const be = BE.has(before) && TAG_SETS.VERB[governor] === 1;
     if (!bare && !have && !be) continue;
+    const own = table.formsOf(word.form);
+    const wanted = bare ? [BARE] : have ? [PARTICIPLE] : [PARTICIPLE, ING];
+    if (own === 0 || wanted.some((one) => own & (1 << one))) continue;
     if (!isGovernor(before, at === start)) continue;
     const next = tags[unit + 1] ?? 0;
     const object =
@@ -318,11 +318,8 @@ function* unlikelyForms(
       (before === "to" && ending && !object && !INFINITIVE_AFTER.test(words[at - 1]?.form ?? "")) ||
       (have && tag === TAG.NN && !object && next !== TAG.IN && next !== TAG.TO) ||
       (be && mayBeNoun(syntax, unit, table));
-    const own = formsOfWritten(word.form, table);
-    const wanted = bare ? [BARE] : have ? [PARTICIPLE] : [PARTICIPLE, FORMS.indexOf("ing")];
     // "What it is is hard to say."
     if (be && IS_BE.test(word.form)) continue;
-    if (own === 0 || wanted.some((one) => own & (1 << one))) continue;
     // A noun after "to", "have" or "be" is no verb.
     if ((have || be) && tag === TAG.NNS) continue;
     const around = idsAround(syntax, unit, unit + 1, trigrams);

@@ -52,7 +52,7 @@ function examine({ kind, text, tokens, spans }: AnalysedBlock, { lexicon }: Lang
     const ended = text.slice(last.from, last.to);
     const begun = text.slice(after.from, after.to);
     if (
-      !/^(?:(?:Mc|Mac)?\p{L}\p{Ll}*(?:[-'’]\p{Ll}+)*|\d+(?:[.,]\d+)*['’]?s?)$/u.test(ended) ||
+      !/^(?:(?:Mc|Mac)?\p{L}\p{Ll}*(?:[-'’]\p{L}\p{Ll}*)*|\d+(?:[.,]\d+)*['’]?s?)$/u.test(ended) ||
       (ended.length < 2 && (index < CLOSING_FROM || !/\d/.test(ended))) ||
       !/^\p{Ll}[\p{Ll}'’-]*$/u.test(begun)
     )
@@ -66,7 +66,8 @@ function examine({ kind, text, tokens, spans }: AnalysedBlock, { lexicon }: Lang
       ended.length >= LONG_NAME && ended !== ended.toUpperCase() && (known(ended) || known(lower));
     const doubtful = !plain && !whole && (ended.length < 3 || ended !== lower || !known(ended));
     if (doubtful && !OPENERS.has(begun)) continue;
-    if (!known(begun) || lexicon.traits(ended) & ABBREVIATION) continue;
+    const long = begun.length >= LONG && lexicon.varieties(begun) !== 0;
+    if (!(long || known(begun)) || lexicon.traits(ended) & ABBREVIATION) continue;
     if (
       spans.some((span) => span.kind === "code" && after.from >= span.from && after.from < span.to)
     ) {
@@ -81,7 +82,7 @@ const FULL_STOP = 46;
 
 /** Words of two letters that are short for nothing. */
 const SHORT_WORDS = new Set("it up us me do so we he is be go by to".split(" "));
-/** Letters beyond which a word in small letters is no abbreviation, known or not. */
+/** Letters from which on a word in small letters is no abbreviation and no ending of a file's name. */
 const LONG = 7;
 
 /** Letters that a name or another word with a capital has which is short for nothing. */
