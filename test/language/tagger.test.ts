@@ -12,7 +12,11 @@ const { tagger } = loadLanguage();
 
 function tagged(text: string): string[] {
   const units = unitsOf(text, tokenise(text));
-  const tags = tagger.tag(text, units, new Set(splitSentences(text).map(({ from }) => from)));
+  const tags = tagger.tag(
+    tagger.read(text, units),
+    units,
+    new Set(splitSentences(text).map(({ from }) => from)),
+  );
   return units.map(({ from, to }, index) => `${text.slice(from, to)}/${TAGS[tags[index] ?? 0]}`);
 }
 
@@ -113,7 +117,11 @@ describe("the tagger", () => {
       .filter(({ part }) => part === "test")
       .slice(0, 8)) {
       for (const { text, sentences, tokens } of blocks) {
-        const tags = tagger.tag(text, tokens, new Set(sentences.map(({ from }) => from)));
+        const tags = tagger.tag(
+          tagger.read(text, tokens),
+          tokens,
+          new Set(sentences.map(({ from }) => from)),
+        );
         all += tokens.length;
         right += tokens.filter(({ tag }, index) => TAGS[tags[index] ?? 0] === tag).length;
       }

@@ -54,7 +54,7 @@ export function markCheck(parts: MarkCheckParts): Check<MarkFact> {
   const { id, weight, code, title, why, source, examples } = parts;
   const places = new Set(parts.at ?? []);
   const patterns = [...(parts.patterns ?? []), ...places];
-  const notIn = [...NOT_READ, ...(parts.notIn ?? [])];
+  const notIn = new Set([...NOT_READ, ...(parts.notIn ?? [])]);
   const pass = id.slice(0, id.indexOf("/")) as Pass;
   return {
     id,
@@ -71,57 +71,67 @@ export function markCheck(parts: MarkCheckParts): Check<MarkFact> {
     sparesSpeech: true,
     examine(block, language, matches) {
       if (matches.length === 0 && (!parts.find || places.size > 0)) return NOTHING;
-      if (notIn.includes(block.kind)) return NOTHING;
+      if (notIn.has(block.kind)) return NOTHING;
       const syntax = block.syntax();
       if (!syntax || isListing(block)) return NOTHING;
       const searches =
         places.size === 0 || matches.some(({ pattern }) => places.has(pattern.source));
       const finds = searches ? parts.find?.(syntax, language, block) : undefined;
       if (matches.length === 0 && finds?.length === 0) return NOTHING;
-      const facts: MarkFact[] = [];
-      const add = (first: number, last: number, fact: MarkFact) => {
-        // What would change nothing is no mark.
-        if (fact.choices[0]?.label === block.text.slice(fact.from, fact.to)) return;
-        let places = 0;
-        for (let unit = first; unit < last; unit++) places |= syntax.places[unit] ?? 0;
-        if (places & CODE) return;
-        if (facts.some(({ from, to }) => from < fact.to && to > fact.from)) return;
-        if ((syntax.places[first] ?? 0) & QUOTED) fact.quoted = true;
-        if (parts.groups) {
-          fact.group = `${id}:${block.text.slice(fact.from, fact.to).toLowerCase()}`;
-        }
-        facts.push(fact);
-      };
-      for (const match of matches) {
-        if (places.has(match.pattern.source)) continue;
-        if (parts.accepts && !parts.accepts(match, syntax, language)) continue;
-        const { from, to, first, last } = markedRange(match, syntax);
-        if (last <= first) continue;
-        const choices = choicesOf(match, syntax, language.words);
-        const reason = filled(match.pattern.reason ?? parts.reason, block.text, from, to, choices);
-        const unsure = parts.unsure?.(match, syntax) ?? false;
-        add(first, last, { from, to, reason, choices, ...(unsure ? { unsure } : {}) });
-      }
-      for (const found of finds ?? []) {
-        const from = syntax.units[found.from]?.from ?? 0;
-        const to = syntax.units[found.to - 1]?.to ?? from;
-        const choices = found.mends.map((mend) =>
-          typeof mend === "string" ? replaceBy(block.text, from, to, mend) : mend,
-        );
-        const reason = filled(found.reason ?? parts.reason, block.text, from, to, choices);
-        const { unsure, weight: own } = found;
-        add(found.from, found.to, {
-          from,
-          to,
-          reason,
-          choices,
-          ...(unsure ? { unsure } : {}),
-          ...(own ? { weight: own } : {}),
-        });
-      }
-      return facts;
+      return marksOf(block, syntax, language, matches, finds ?? []);
     },
   };
+
+  function marksOf(
+    block: AnalysedBlock,
+    syntax: Syntax,
+    language: Language,
+    matches: readonly Match[],
+    finds: readonly Found[],
+  ): MarkFact[] {
+    const facts: MarkFact[] = [];
+    const add = (first: number, last: number, fact: MarkFact) => {
+      // What would change nothing is no mark.
+      if (fact.choices[0]?.label === block.text.slice(fact.from, fact.to)) return;
+      let places = 0;
+      for (let unit = first; unit < last; unit++) places |= syntax.places[unit] ?? 0;
+      if (places & CODE) return;
+      if (facts.some(({ from, to }) => from < fact.to && to > fact.from)) return;
+      if ((syntax.places[first] ?? 0) & QUOTED) fact.quoted = true;
+      if (parts.groups) {
+        fact.group = `${id}:${block.text.slice(fact.from, fact.to).toLowerCase()}`;
+      }
+      facts.push(fact);
+    };
+    for (const match of matches) {
+      if (places.has(match.pattern.source)) continue;
+      if (parts.accepts && !parts.accepts(match, syntax, language)) continue;
+      const { from, to, first, last } = markedRange(match, syntax);
+      if (last <= first) continue;
+      const choices = choicesOf(match, syntax, language.words);
+      const reason = filled(match.pattern.reason ?? parts.reason, block.text, from, to, choices);
+      const unsure = parts.unsure?.(match, syntax) ?? false;
+      add(first, last, { from, to, reason, choices, ...(unsure ? { unsure } : {}) });
+    }
+    for (const found of finds) {
+      const from = syntax.units[found.from]?.from ?? 0;
+      const to = syntax.units[found.to - 1]?.to ?? from;
+      const choices = found.mends.map((mend) =>
+        typeof mend === "string" ? replaceBy(block.text, from, to, mend) : mend,
+      );
+      const reason = filled(found.reason ?? parts.reason, block.text, from, to, choices);
+      const { unsure, weight: own } = found;
+      add(found.from, found.to, {
+        from,
+        to,
+        reason,
+        choices,
+        ...(unsure ? { unsure } : {}),
+        ...(own ? { weight: own } : {}),
+      });
+    }
+    return facts;
+  }
 }
 
 /** The block asked about last: all checks of a block ask one after the other. */
@@ -138,11 +148,13 @@ function isListing(block: AnalysedBlock): boolean {
 /** A listing without its markup: brackets, signs and slashes among few words. */
 function looksLikeCode(text: string): boolean {
   let signs = 0;
-  for (let at = 0; at < text.length; at++) if (CODE_SIGNS.has(text.charCodeAt(at))) signs++;
+  for (let at = 0; at < text.length; at++) signs += CODE_SIGNS[text.charCodeAt(at)] ?? 0;
   return signs > 2 && signs > CODE_SHARE * text.length;
 }
 
-const CODE_SIGNS = new Set([..."{}<>=\\|_`#$*[]~^&+"].map((sign) => sign.charCodeAt(0)));
+/** By the character's code, 1 for a sign of code. */
+const CODE_SIGNS = new Uint8Array(128);
+for (const sign of "{}<>=\\|_`#$*[]~^&+") CODE_SIGNS[sign.charCodeAt(0)] = 1;
 /** Of all characters; running text with a formula or a path in it stays below. */
 const CODE_SHARE = 0.035;
 

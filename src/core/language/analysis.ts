@@ -76,10 +76,11 @@ export function analyse(
   const words = { kind, text, tokens, sentences, unusual, spans };
   if (kind === "code") return { ...words, units: [], tags: NO_TAGS, syntax: () => null };
   const units = unitsOf(text, tokens);
-  const tags = tagger.tag(text, units, new Set(sentences.map(({ from }) => from)));
+  const read = tagger.read(text, units);
+  const tags = tagger.tag(read, units, new Set(sentences.map(({ from }) => from)));
   let phrases: Syntax | null = null;
   const syntax = () => {
-    phrases ??= syntaxOf(text, units, tags, sentences, spans, table);
+    phrases ??= syntaxOf(text, units, table.read(read), tags, sentences, spans);
     return phrases;
   };
   return { ...words, units, tags, syntax };

@@ -17,8 +17,8 @@ import { PAST, PRESENT, THIRD, type WordTable } from "./words.ts";
  * One threshold for each word typed says how far ahead another must be before it is worth a mark.
  *
  * The file: magic and the byte length of what follows as little-endian 32-bit numbers, a list of
- * the models as JSON (`modelSchema`), then the weights (`sparse-weights.ts`), then those of the model
- * of subjects (`subject-model.ts`) and the habits of nouns (`noun-habits.ts`).
+ * the models as JSON (`modelSchema`), then the weights of each (`sparse-weights.ts`), then those of
+ * the model of subjects (`subject-model.ts`) and the habits of nouns (`noun-habits.ts`).
  */
 export const CHOICES_MAGIC = 0x43485244;
 /** Weights are stored as whole numbers, this many to 1. */
@@ -41,6 +41,7 @@ const modelSchema = z.object({
 });
 const headerSchema = z.object({
   models: z.array(modelSchema),
+  /** Of each model's weights. */
   sizes: z.object({ features: z.number(), keyBytes: z.number(), weights: z.number() }),
 });
 export type ChoiceModel = z.infer<typeof modelSchema>;
@@ -56,7 +57,9 @@ export interface BetterChoice extends Slot {
 }
 
 /** A lead by what stands next to the place that the other features hardly ever make up for; chosen on the tuning part. */
-const CLEAR_LEAD = { words: 0.6, stop: 99, owner: 1, number: 99, article: 2, form: 2 };
+const CLEAR_LEAD = { words: 0.8, stop: 2.5, owner: 1, number: 3, article: 1.5, form: 2 };
+/** The same once those of the kind are added, before those that lie farther out. */
+const CLEARER_LEAD = { words: 1.2, stop: 2.5, owner: 3, number: 2.5, article: 1.5, form: 3 };
 
 /** Log odds of a subject's number beyond which its verb is not asked about; chosen on the tuning part. */
 const CLEAR_ODDS = 2;
@@ -67,14 +70,16 @@ export class ChoiceModels {
   readonly models: readonly ChoiceModel[];
   readonly subjects: SubjectModel;
   private readonly habits: NounHabits;
-  private readonly weights: SparseWeights;
+  /** For each model its own: what one place asks for lies close together in memory. */
+  private readonly weights: SparseWeights[] = [];
   private readonly finder: SlotFinder;
   private readonly features = new Int32Array(MAX_FEATURES);
   private readonly scores = new Int32Array(64);
   private readonly values: number[] = [];
-  /** The place whose features are at hand; how many are near, and where those of words end, or 0. */
+  /** The place whose features are at hand; where the near ones end, those of words' own, and all; 0 for those not yet there. */
   private contextOf = -1;
   private near = 0;
+  private own = 0;
   private far = 0;
 
   /** Throws RangeError when the bytes are no models of this version. */
@@ -90,8 +95,10 @@ export class ChoiceModels {
     const text = new TextDecoder().decode(bytes.subarray(8, 8 + length));
     const { models, sizes } = headerSchema.parse(JSON.parse(text));
     this.models = models;
-    this.weights = new SparseWeights(bytes.subarray(8 + length), sizes);
-    const after = 8 + length + this.weights.byteLength;
+    let after = 8 + length;
+    const weights = new SparseWeights(bytes.subarray(after), sizes);
+    for (const _ of models) this.weights.push(weights);
+    after += weights.byteLength;
     this.subjects = SubjectModel.read(bytes.subarray(after));
     this.habits = new NounHabits(bytes.subarray(after + SUBJECT_TABLE));
     this.finder = new SlotFinder(models, table, this.subjects, this.habits);
@@ -132,15 +139,17 @@ export class ChoiceModels {
   }
 
   private addWeights(model: number, from: number, to: number): void {
+    const weights = this.weights[model];
+    if (!weights) return;
     for (let index = from; index < to; index++) {
-      this.weights.add(this.scores, mixHashes(model + 1, this.features[index] ?? 0));
+      weights.add(this.scores, mixHashes(model + 1, this.features[index] ?? 0));
     }
   }
 
   /** Whether what stands there is so far ahead already that nothing will overtake it. */
-  private isHopeless(typed: number, { kind, classes }: ChoiceModel): boolean {
-    const least = (this.scores[typed] ?? 0) - CLEAR_LEAD[kind] * WEIGHT_SCALE;
-    for (let one = 0; one < classes.length; one++) {
+  private isHopeless(typed: number, classes: number, lead: number): boolean {
+    const least = (this.scores[typed] ?? 0) - lead * WEIGHT_SCALE;
+    for (let one = 0; one < classes; one++) {
       if (one !== typed && (this.scores[one] ?? 0) > least) return false;
     }
     return true;
@@ -157,21 +166,24 @@ export class ChoiceModels {
     const { scores, features } = this;
     const classes = model.classes.length;
     scores.fill(0, 0, classes);
-    const words = model.kind === "words";
-    // Several sets may ask about the same place.
-    const place = slot.from * 4 + (slot.to - slot.from);
+    const { kind } = model;
+    // Several sets of words may ask about the same place.
+    const place = slot.from * 8 + (slot.to - slot.from) * 2 + (kind === "words" ? 1 : 0);
     if (place !== this.contextOf) {
       this.near = nearFeatures(syntax, slot.from, slot.to, features);
-      this.far = 0;
       this.contextOf = place;
+      this.own = 0;
     }
     this.addWeights(slot.model, 0, this.near);
-    if (this.isHopeless(slot.typed, model)) return null;
-    if (!words || this.far === 0) {
-      const far = this.finder.farFeatures(syntax, slot, features, this.near, trigrams);
-      this.far = words ? far : 0;
-      this.addWeights(slot.model, this.near, far);
-    } else this.addWeights(slot.model, this.near, this.far);
+    if (this.isHopeless(slot.typed, classes, CLEAR_LEAD[kind])) return null;
+    if (kind !== "words" || this.own === 0) {
+      this.own = this.finder.ownFeatures(syntax, slot, features, this.near, trigrams);
+      this.far = 0;
+    }
+    this.addWeights(slot.model, this.near, this.own);
+    if (this.isHopeless(slot.typed, classes, CLEARER_LEAD[kind])) return null;
+    if (this.far === 0) this.far = this.finder.farFeatures(syntax, slot, features, this.own);
+    this.addWeights(slot.model, this.own, this.far);
     const { values } = this;
     values.length = classes;
     for (let one = 0; one < classes; one++) values[one] = (scores[one] ?? 0) / WEIGHT_SCALE;

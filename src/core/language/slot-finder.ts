@@ -84,14 +84,22 @@ export class SlotFinder {
       if (!word) continue;
       const entries = word.id > 0 ? this.byWord[word.id] : undefined;
       const plain = entries !== undefined && isPlainWord(syntax, at);
-      if (entries && (plainToo || !plain)) {
+      if (entries) {
         const next = words[at + 1]?.form ?? "";
         const clitic = next.startsWith("'") ? next : "";
         for (const entry of entries) {
           if (entry.clitic !== "" ? clitic !== entry.clitic : clitic !== "" && clitic !== "'s")
             continue;
-          const to = at + (entry.clitic === "" ? 1 : 2);
-          found({ model: entry.model, from: at, to, typed: entry.typed }, plain);
+          const whole = entry.clitic !== "";
+          // What is plain of a word alone is not so of one run together with the next.
+          const right = plain && !whole;
+          const slot = {
+            model: entry.model,
+            from: at,
+            to: at + (whole ? 2 : 1),
+            typed: entry.typed,
+          };
+          if (plainToo || !right) found(slot, right);
         }
       }
       const tag = tags[at] ?? 0;
@@ -139,31 +147,43 @@ export class SlotFinder {
   /** Fills in all features of a slot and returns how many there are. */
   features(syntax: Syntax, slot: Slot, features: Int32Array, trigrams: Trigrams): number {
     const near = nearFeatures(syntax, slot.from, slot.to, features);
-    return this.farFeatures(syntax, slot, features, near, trigrams);
+    const own = this.ownFeatures(syntax, slot, features, near, trigrams);
+    return this.farFeatures(syntax, slot, features, own);
   }
 
-  /** Adds to what stands right next to a slot all its other features. */
-  farFeatures(
+  /** Adds to what stands right next to a slot the features of its kind. */
+  ownFeatures(
     syntax: Syntax,
     slot: Slot,
     features: Int32Array,
     counted: number,
     trigrams: Trigrams,
   ): number {
+    const { table } = this;
     const { from, to } = slot;
-    const kind = this.models[slot.model]?.kind;
-    const reach = kind === "words" ? undefined : 0;
-    const count = wideFeatures(syntax, from, to, features, counted, reach);
-    const form = syntax.words[from]?.form ?? "";
-    const lemma = () => this.table.word(this.table.verb(form));
-    if (kind === "number")
-      return numberFeatures(syntax, from, lemma(), features, count, this.subjects);
-    if (kind === "article")
-      return groupFeatures(syntax, from, to, features, count, trigrams, this.table, this.habits);
-    if (kind === "words") return clauseFeatures(syntax, from, to, features, count);
-    if (kind === "stop") return stopFeatures(syntax, from, features, count);
-    if (kind === "owner") return ownerFeatures(syntax, from, to, features, count, this.table);
-    return verbFeatures(syntax, from, lemma(), features, count);
+    const lemma = () => table.word(table.verb(syntax.words[from]?.form ?? ""));
+    switch (this.models[slot.model]?.kind) {
+      case "words":
+        return clauseFeatures(syntax, from, to, features, counted);
+      case "number":
+        return numberFeatures(syntax, from, lemma(), features, counted, this.subjects);
+      case "form":
+        return verbFeatures(syntax, from, lemma(), features, counted);
+      case "article":
+        return groupFeatures(syntax, from, to, features, counted, trigrams, table, this.habits);
+      case "stop":
+        return stopFeatures(syntax, from, features, counted);
+      case "owner":
+        return ownerFeatures(syntax, from, to, features, counted, table);
+      default:
+        return counted;
+    }
+  }
+
+  /** Adds those that lie farther out. */
+  farFeatures(syntax: Syntax, slot: Slot, features: Int32Array, counted: number): number {
+    const reach = this.models[slot.model]?.kind === "words" ? undefined : 0;
+    return wideFeatures(syntax, slot.from, slot.to, features, counted, reach);
   }
 }
 

@@ -9,8 +9,8 @@ export interface PackedSizes {
   weights: number;
 }
 
-/** Small enough to stay in the processor's cache. */
-const PRESENT_BITS = 1 << 22;
+/** Bits for each feature, at the least. */
+const PRESENT_ROOM = 6;
 const CLASS_BITS = 6;
 const CLASS_SPACE = 1 << CLASS_BITS;
 /** A weight with its class takes 14 bits. */
@@ -29,7 +29,8 @@ export class SparseWeights {
    */
   private readonly table: Int32Array;
   /** A bit for every key there may be: most features that are asked for are not there at all. */
-  private readonly present = new Uint8Array(PRESENT_BITS >> 3);
+  private readonly present: Uint8Array;
+  private readonly presentMask: number;
   /** Each weight with its class, (weight + 128) * 64 + class. */
   private readonly weights: Int16Array;
 
@@ -47,6 +48,10 @@ export class SparseWeights {
     let capacity = 1;
     while (capacity < features * ROOM) capacity *= 2;
     this.mask = capacity - 1;
+    let bits = 8;
+    while (bits < features * PRESENT_ROOM) bits *= 2;
+    this.present = new Uint8Array(bits >> 3);
+    this.presentMask = bits - 1;
     this.table = new Int32Array(2 * capacity);
     let at = 0;
     let key = 0;
@@ -60,7 +65,7 @@ export class SparseWeights {
         factor *= 128;
       } while (byte & 128);
       const slot = this.slot(key | 0);
-      const bit = key & (PRESENT_BITS - 1);
+      const bit = key & this.presentMask;
       this.present[bit >> 3] = (this.present[bit >> 3] ?? 0) | (1 << (bit & 7));
       const size = bytes[keyBytes + index] ?? 0;
       this.table[slot] = key | 0;
@@ -74,7 +79,7 @@ export class SparseWeights {
 
   /** Adds a feature's weights to the scores of its classes. */
   add(scores: Int32Array, feature: number): void {
-    const bit = feature & (PRESENT_BITS - 1);
+    const bit = feature & this.presentMask;
     if (((this.present[bit >> 3] ?? 0) & (1 << (bit & 7))) === 0) return;
     const slot = this.slot(feature || 1);
     if (this.table[slot] === 0) return;

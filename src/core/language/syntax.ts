@@ -2,7 +2,7 @@ import type { Span } from "../manuscript/model.ts";
 import type { Sentence } from "./sentences.ts";
 import { TAG, TAG_SETS } from "./tag-sets.ts";
 import type { Unit } from "./units.ts";
-import type { Word, WordTable } from "./words.ts";
+import type { Word } from "./words.ts";
 
 /**
  * The shallow phrase layer of one block: noun groups with head and number, verb groups with tense
@@ -65,12 +65,11 @@ export interface VerbGroup {
 export function syntaxOf(
   text: string,
   units: readonly Unit[],
+  words: readonly Word[],
   tags: Uint8Array,
   sentences: readonly Sentence[],
   spans: readonly Span[],
-  table: WordTable,
 ): Syntax {
-  const words = table.read(text, units);
   const { sentenceFrom, sentenceTo } = sentenceBounds(units, sentences);
   const nounAt = new Int32Array(units.length).fill(-1);
   const verbAt = new Int32Array(units.length).fill(-1);
@@ -134,6 +133,8 @@ function sentenceBounds(units: readonly Unit[], sentences: readonly Sentence[]) 
 const OPENING_BRACKETS = "([{";
 const CLOSING_BRACKETS = ")]}";
 
+const NOWHERE = { from: 0, to: 0 };
+
 function placesOf(
   text: string,
   units: readonly Unit[],
@@ -145,8 +146,9 @@ function placesOf(
   let bracket = -1;
   let double = -1;
   let single = -1;
-  for (const [index, { from, to }] of units.entries()) {
+  for (let index = 0; index < units.length; index++) {
     const tag = tags[index];
+    const { from, to } = units[index] ?? NOWHERE;
     if (tag !== TAG.QT && tag !== TAG.BR && tag !== TAG.POS && to - from > 1) continue;
     if (sentenceFrom[index] === index && bracket >= 0 && index - bracket > 60) bracket = -1;
     const character = text[from] ?? "";

@@ -1,6 +1,7 @@
 import { SparseWeights } from "./sparse-weights.ts";
 import { TAGS } from "./tags.ts";
 import type { Unit } from "./units.ts";
+import type { WrittenWord } from "./words.ts";
 
 /**
  * Part-of-speech tagger: an averaged perceptron over hashed features, left to right (Collins 2002,
@@ -37,7 +38,7 @@ export function packClass({ first, second, sure }: WordClass): number {
 }
 
 /** A word as the features see it. */
-export interface TaggedWord {
+export interface TaggedWord extends WrittenWord {
   hash: number;
   suffixes: [number, number, number, number];
   opening: number;
@@ -69,6 +70,9 @@ export function describe(written: string, known: number, traits: number): Tagged
   const word = normalised(written);
   const size = word.length;
   return {
+    written,
+    word: null,
+    readBy: null,
     hash: hashText(word, 0, size),
     suffixes: [1, 2, 3, 4].map((count) =>
       hashText(word, size - count, size),
@@ -228,11 +232,22 @@ export class Tagger {
     }
   }
 
-  /** The tag of every unit, as indexes into TAGS; `opens` are the units that begin a sentence. */
-  tag(text: string, units: readonly Unit[], opens: ReadonlySet<number>): Uint8Array {
+  /** The words of a text's units, for `tag`. */
+  read(text: string, units: readonly Unit[]): TaggedWord[] {
     if (this.words.size >= MAX_REMEMBERED) this.forget();
+    return units.map(({ from, to }) => this.describe(text.slice(from, to)));
+  }
+
+  /**
+   * The tag of every unit, as indexes into TAGS; `opens` are the places where a unit begins a
+   * sentence. The words are those of the units, read just now.
+   */
+  tag(
+    words: readonly TaggedWord[],
+    units: readonly Unit[],
+    opens: ReadonlySet<number>,
+  ): Uint8Array {
     const tags = new Uint8Array(units.length);
-    const words = units.map(({ from, to }) => this.describe(text.slice(from, to)));
     const scores = new Int32Array(TAG_COUNT);
     const joint = new Int32Array(JOINT_FEATURES);
     let last = NO_TAG;
@@ -293,7 +308,7 @@ export class Tagger {
     if (known) return known;
     const learned = LEARNED_AS.get(written);
     if (learned) {
-      const same = this.describe(learned);
+      const same = { ...this.describe(learned), written, word: null, readBy: null };
       this.words.set(written, same);
       return same;
     }

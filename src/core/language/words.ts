@@ -1,6 +1,5 @@
 import { type Inflection, type IrregularForms, inflect, lemmasOf } from "./lemmas.ts";
 import type { Lexicon } from "./lexicon.ts";
-import type { Unit } from "./units.ts";
 import type { WordClasses } from "./word-classes.ts";
 
 /** A word as patterns and models see it, one object for all places with the same form. */
@@ -23,6 +22,14 @@ export interface Word {
   trigram: number;
 }
 
+/** A word as it is written somewhere, which keeps what it was read as. */
+export interface WrittenWord {
+  written: string;
+  word: Word | null;
+  /** What `word` was read by, as long as that has not begun anew. */
+  readBy: object | null;
+}
+
 /** The forms of a verb that are told apart. */
 export const FORMS = ["bare", "present", "third", "past", "participle", "ing"] as const;
 export const [BARE, PRESENT, THIRD, PAST, PARTICIPLE, ING] = [0, 1, 2, 3, 4, 5] as const;
@@ -40,6 +47,7 @@ export class WordTable {
   private readonly inflected = new Map<Inflection, Map<string, string>>();
   private readonly verbForms = new Map<string, number>();
   private classes: WordClasses | null = null;
+  private reading = {};
 
   constructor(
     private readonly lexicon: Lexicon,
@@ -53,14 +61,20 @@ export class WordTable {
     const id = this.ids.size + 1;
     this.ids.set(form, id);
     const word = this.remembered.get(form);
-    if (word) this.remembered.clear();
+    if (word) this.begin();
     return id;
   }
 
   /** Gives words their classes from now on. Ask before any text is read for grammar. */
   setClasses(classes: WordClasses): void {
     this.classes = classes;
+    this.begin();
+  }
+
+  /** Words read before are read anew. */
+  private begin(): void {
     this.remembered.clear();
+    this.reading = {};
   }
 
   /** The forms that have a number, with it. */
@@ -68,9 +82,16 @@ export class WordTable {
     return this.ids;
   }
 
-  /** The words of a text's units. */
-  read(text: string, units: readonly Unit[]): Word[] {
-    return units.map(({ from, to }) => this.word(text.slice(from, to)));
+  /** The words for forms as written. */
+  read(all: readonly WrittenWord[]): Word[] {
+    const { reading } = this;
+    return all.map((one) => {
+      if (one.readBy === reading && one.word) return one.word;
+      const word = this.word(one.written);
+      one.word = word;
+      one.readBy = reading;
+      return word;
+    });
   }
 
   /** The word for a form as written. */

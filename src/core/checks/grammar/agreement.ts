@@ -14,6 +14,7 @@ import { TAG, TAG_SETS } from "../../language/tag-sets.ts";
 import { UNCHANGED, type WordTable } from "../../language/words.ts";
 import { type Found, markCheck } from "../mark-check.ts";
 import { betterChoices } from "./better-choices.ts";
+import { SUMS } from "./each-and-there.ts";
 
 /** A finite verb and its subject, told by the phrases and by the model. */
 export const agreement = markCheck({
@@ -92,7 +93,8 @@ function mayDisagree(syntax: Syntax, verb: VerbGroup, best: number, margin: numb
   if (best === 0 && isAskedFor(syntax, unit)) return false;
   const subject = subjectOf(syntax, verb);
   // "There is a lot of them": told by a check of its own.
-  if (before === "there" && subject?.number === "unknown") return false;
+  const sum = subject !== null && SUMS.test(words[subject.group.head]?.form ?? "");
+  if (before === "there" && (subject?.number === "unknown" || sum)) return false;
   // "That boats leave at noon is known", "what he saw was": a clause is the subject.
   if (!subject) return !CLAUSE_OPENERS.has(words[syntax.sentenceFrom[unit] ?? 0]?.form ?? "");
   const { head } = subject.group;

@@ -46,6 +46,10 @@ export const eachAgreement = markCheck({
   },
 });
 
+/** Plurals that are one sum, and nouns that end like plurals. */
+export const SUMS =
+  /^(?:dollars|pounds|miles|years|days|minutes|percent|hours|feet|means|news|series|data|media|headquarters|politics|physics|mathematics)$/;
+
 /** "There is many": the verb goes with what follows. */
 export const thereAgreement = markCheck({
   id: "grammar/there-agreement",
@@ -90,12 +94,7 @@ export const thereAgreement = markCheck({
     // Sums of money, time and distance are singular: "there is five pounds in it".
     if (form === "is" || form === "was" || form === "'s") {
       for (let at = verb + 1; at <= last; at++) {
-        if (
-          /^(?:dollars|pounds|miles|years|days|minutes|percent|hours|feet|means|news|series|data|media|headquarters|politics|physics|mathematics)$/.test(
-            syntax.words[at]?.form ?? "",
-          )
-        )
-          return false;
+        if (SUMS.test(syntax.words[at]?.form ?? "")) return false;
       }
       if (form === "'s") return false;
     }

@@ -163,7 +163,8 @@ export const unpaired = markCheck({
       found.push({ from: unit, to: unit + 1, mends: [], unsure });
     };
     if (!/[()[\]"“”]/.test(text)) return found;
-    for (const [unit, { from, to }] of units.entries()) {
+    for (let unit = 0; unit < units.length; unit++) {
+      const { from, to } = units[unit] ?? { from: 0, to: 0 };
       if (to - from !== 1) continue;
       const character = text[from] ?? "";
       if (character === '"' && !/\d/.test(text[from - 1] ?? "")) straight.push(unit);

@@ -42,12 +42,16 @@ export const apostrophePlural = markCheck({
       if (/\p{Lu}/u.test(written(syntax, noun))) continue;
       const plural = table.inflect(form, "NNS");
       if (lexicon.varieties(plural) === 0 || plural === form) continue;
-      if (found.some(({ from }) => from === noun)) continue;
+      if (marks(found, noun)) continue;
       if (isPlural(syntax, noun)) found.push({ from: noun, to: unit + 1, mends: [plural] });
     }
     return found;
   },
 });
+
+function marks(found: readonly Found[], unit: number): boolean {
+  return found.some(({ from }) => from === unit);
+}
 
 /**
  * Where the model is not believed: "the log's lost" may be "is", "a friend of my sister's" and "at the
@@ -260,7 +264,8 @@ export const pluralOfFigures = markCheck({
     const found: Found[] = [];
     const { units, text } = syntax;
     if (!/[A-Z0]['’]s/.test(text)) return found;
-    for (const [unit, { from, to }] of units.entries()) {
+    for (let unit = 0; unit < units.length; unit++) {
+      const { from, to } = units[unit] ?? { from: 0, to: 0 };
       const code = text.charCodeAt(from);
       if (!(code >= 48 && code <= 57) && !(code >= 65 && code <= 90)) continue;
       const mark = text.charCodeAt(to);

@@ -3,7 +3,7 @@ import { type Syntax, written } from "../../language/syntax.ts";
 import { TAG, TAG_SETS, tagSet } from "../../language/tag-sets.ts";
 import type { Choice } from "../check.ts";
 import { type Found, markCheck } from "../mark-check.ts";
-import { betterChoices } from "./better-choices.ts";
+import { type Better, betterChoices } from "./better-choices.ts";
 import { SPEAKS } from "./capitals.ts";
 import { sentencesOf } from "./sentences.ts";
 
@@ -189,8 +189,7 @@ export const finalMark = markCheck({
       if (!(code >= 65 && code <= 90)) continue;
       // Sure is what the model thinks as well.
       if (isMissingStop(syntax, unit)) {
-        const unsure = !better.some(({ from, margin }) => from === unit + 1 && margin > CLEAR);
-        found.push({ ...withStop(syntax, unit), unsure });
+        found.push({ ...withStop(syntax, unit), unsure: !isClear(better, unit + 1) });
       } else if (unit > 1 && unit < units.length - 3 && runsOn(syntax, unit)) {
         found.push({ ...withStop(syntax, unit), unsure: true });
       }
@@ -214,6 +213,10 @@ export const finalMark = markCheck({
     return found;
   },
 });
+
+function isClear(better: readonly Better[], unit: number): boolean {
+  return better.some(({ from, margin }) => from === unit && margin > CLEAR);
+}
 
 /** How far ahead the model must have the stop where the words around it speak for one as well. */
 const CLEAR = 2.5;

@@ -4,6 +4,7 @@ import { fitOf, idsAround } from "../../language/fit.ts";
 import { ADJECTIVE, ADVERB, NAME, NOUN, VERB } from "../../language/lexicon.ts";
 import { type Syntax, written } from "../../language/syntax.ts";
 import { TAG, TAG_SETS, tagSet } from "../../language/tag-sets.ts";
+import type { Trigrams } from "../../language/trigrams.ts";
 import { BARE, ING, PARTICIPLE, type WordTable } from "../../language/words.ts";
 import { type Found, markCheck } from "../mark-check.ts";
 import { betterChoices } from "./better-choices.ts";
@@ -44,8 +45,10 @@ export const verbForm = markCheck({
       });
     };
     for (let unit = 1; unit < syntax.tags.length; unit++) {
+      const tag = syntax.tags[unit] ?? 0;
       if (!GOVERNORS[syntax.tags[unit - 1] ?? 0]) continue;
-      const wanted = plainForm(syntax, unit, syntax.tags[unit] ?? 0, table);
+      if (((syntax.words[unit]?.traits ?? 0) & VERB) === 0 && !TAG_SETS.VERB[tag]) continue;
+      const wanted = plainForm(syntax, unit, tag, table);
       if (wanted < 0) continue;
       const form = syntax.words[unit]?.form ?? "";
       add(unit, formOf(form, wanted, table), false, true);
@@ -269,11 +272,12 @@ const VERB_LEAD = 1;
 const NOUN_LEAD = 0.7;
 
 /** Forms after an auxiliary or "to" that hardly ever stand there, where the right one does. */
-function* unlikelyForms(
+function unlikelyForms(
   syntax: Syntax,
   { words: table, trigrams }: Language,
-): Generator<{ unit: number; form: string; unsure: boolean }> {
-  if (!trigrams) return;
+): { unit: number; form: string; unsure: boolean }[] {
+  const found: { unit: number; form: string; unsure: boolean }[] = [];
+  if (!trigrams) return found;
   const { words, tags } = syntax;
   for (let unit = 1; unit < words.length; unit++) {
     const word = words[unit];
@@ -298,8 +302,8 @@ function* unlikelyForms(
     const be = BE.has(before) && TAG_SETS.VERB[governor] === 1;
     if (!bare && !have && !be) continue;
     const own = table.formsOf(word.form);
-    const wanted = bare ? [BARE] : have ? [PARTICIPLE] : [PARTICIPLE, ING];
-    if (own === 0 || wanted.some((one) => own & (1 << one))) continue;
+    const wanted = bare ? AFTER_MODAL : have ? AFTER_HAVE : AFTER_BE;
+    if (own === 0 || (own & wanted.bits) !== 0) continue;
     if (!isGovernor(before, at === start)) continue;
     const next = tags[unit + 1] ?? 0;
     const object =
@@ -322,20 +326,44 @@ function* unlikelyForms(
     if (be && IS_BE.test(word.form)) continue;
     // A noun after "to", "have" or "be" is no verb.
     if ((have || be) && tag === TAG.NNS) continue;
-    const around = idsAround(syntax, unit, unit + 1, trigrams);
-    const typed = fitOf(word.form, around, trigrams);
-    const fits = wanted
-      .map((one) => ({ form: formOf(word.form, one, table), one }))
-      .map((other) => ({
-        ...other,
-        lead: fitOf(other.form, around, trigrams) - typed,
-      }));
-    fits.sort((a, b) => b.lead - a.lead);
-    const best = fits[0];
+    const best = likelierForm(syntax, unit, wanted, table, trigrams);
     const lone = tag === TAG.NN && (next === TAG.IN || next === TAG.TO || next === TAG.CS);
     const needed = bare && inflected && !object ? VERB_LEAD : !bare && lone ? NOUN_LEAD : FIT_LEAD;
-    if (best && best.lead > needed) yield { unit, form: best.form, unsure };
+    if (best && best.lead > needed) found.push({ unit, form: best.form, unsure });
   }
+  return found;
+}
+
+/** Forms that one kind of word takes after it, one by one and as bits. */
+interface Wanted {
+  forms: readonly number[];
+  bits: number;
+}
+
+const wantedForms = (...forms: number[]): Wanted => ({
+  forms,
+  bits: forms.reduce((bits, form) => bits | (1 << form), 0),
+});
+const AFTER_MODAL = wantedForms(BARE);
+const AFTER_HAVE = wantedForms(PARTICIPLE);
+const AFTER_BE = wantedForms(PARTICIPLE, ING);
+
+/** The form of those wanted that fits a place best, and how much better than the one there, in log10. */
+function likelierForm(
+  syntax: Syntax,
+  unit: number,
+  { forms }: Wanted,
+  table: WordTable,
+  trigrams: Trigrams,
+): { form: string; lead: number } | undefined {
+  const typed = syntax.words[unit]?.form ?? "";
+  const around = idsAround(syntax, unit, unit + 1, trigrams);
+  const own = fitOf(typed, around, trigrams);
+  const fits = forms.map((one) => {
+    const form = formOf(typed, one, table);
+    return { form, lead: fitOf(form, around, trigrams) - own };
+  });
+  return fits.sort((a, b) => b.lead - a.lead)[0];
 }
 
 /** Past forms that are nothing else; common practice. */

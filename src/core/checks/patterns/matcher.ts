@@ -15,6 +15,9 @@ interface Entry {
   owner: number;
   /** How many units before the indexed one the pattern begins. */
   offset: number;
+  /** What must stand right before the indexed unit, or right after it; null where that is not fixed. */
+  before: Element | null;
+  after: Element | null;
 }
 
 /**
@@ -46,16 +49,21 @@ export class Matcher {
 
   private add(pattern: Pattern, owner: number, rarity: (element: Element) => number): void {
     let offset = 0;
-    let best: { element: Element; offset: number } | null = null;
-    for (const element of pattern.elements) {
+    let best: { element: Element; offset: number; index: number } | null = null;
+    for (const [index, element] of pattern.elements.entries()) {
       if (element.edge) continue;
       const literal = element.words && !element.tags && !element.negated && element.least === 1;
-      if (literal && (!best || rarity(element) < rarity(best.element))) best = { element, offset };
+      if (literal && (!best || rarity(element) < rarity(best.element))) {
+        best = { element, offset, index };
+      }
       if (element.least !== element.most) break;
       offset += element.most;
     }
     if (best) {
-      const entry = { pattern, owner, offset: best.offset };
+      const { offset, index } = best;
+      const before = fixed(pattern.elements[index - 1]);
+      const after = best.element.most === 1 ? fixed(pattern.elements[index + 1]) : null;
+      const entry = { pattern, owner, offset, before, after };
       for (const id of best.element.words?.keys() ?? []) push(this.byWord, id, entry);
       return;
     }
@@ -65,7 +73,7 @@ export class Matcher {
         `a pattern needs a word or a part of speech to start: ${pattern.source}`,
       );
     }
-    const entry = { pattern, owner, offset: 0 };
+    const entry = { pattern, owner, offset: 0, before: null, after: null };
     for (const id of first.words?.keys() ?? []) push(this.byWord, id, entry);
     for (let tag = 0; tag < TAGS.length; tag++) {
       if (first.tags?.[tag]) push(this.byTag, tag, entry);
@@ -89,9 +97,12 @@ export class Matcher {
     found: (owner: number, match: Match) => void,
   ): void {
     if (!entries) return;
-    for (const { pattern, owner, offset } of entries) {
+    const end = syntax.sentenceTo[at] ?? 0;
+    for (const { pattern, owner, offset, before, after } of entries) {
       const start = at - offset;
       if (start < (syntax.sentenceFrom[at] ?? 0)) continue;
+      if (after && (at + 1 >= end || !unitFits(after, at + 1, syntax))) continue;
+      if (before && !unitFits(before, at - 1, syntax)) continue;
       if (this.fits(pattern.elements, 0, start, syntax)) {
         const bounds = this.bounds.slice(0, 2 * pattern.elements.length);
         found(owner, { pattern, bounds });
@@ -130,6 +141,12 @@ export class Matcher {
     }
     return false;
   }
+}
+
+/** An element that takes one unit and no more. */
+function fixed(element: Element | undefined): Element | null {
+  const single = element && !element.edge && !element.orEnd;
+  return single && element.least === 1 && element.most === 1 ? element : null;
 }
 
 function isEnd(syntax: Syntax, at: number): boolean {
