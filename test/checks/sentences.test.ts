@@ -72,11 +72,31 @@ const LEFT_ALONE = [
   "There is about three miles of wire in the store.",
   "There are also the captain, the mate and the cook to pay.",
   "There are two ways in: 1) the stair by the quay; 2) the lift in the tower.",
+  "Marlow kept the lamp. He was sent to Ada Rusk was not, and Tom Marlow was late.",
+  "They looked out the window and were unable to lay hold of the rope.",
+  "It was not murder at all, and the tower is beset from all sides.",
+  "It did not hold; on Monday, it broke.",
+  "Every time the lamp went out, we lit it again.",
+  "Many food and drink firms have left, in search of a unanimous vote.",
+  "The oil content of the silt is high, and its effect in the north is small.",
+  "Hence the name, and of course the boat.",
   "Send Form B to the office, and ask for Will Rusk.",
 ];
 
 /** A slip, and what the first correction makes of it. */
 const MENDED: [wrong: string, right: string][] = [
+  [
+    "The drift is cancelled by the float (see above) The gauge then reads the tide.",
+    "The drift is cancelled by the float (see above). The gauge then reads the tide.",
+  ],
+  [
+    "They asked Marlow for Dr. Rusk Interestingly the keeper knew him well.",
+    "They asked Marlow for Dr. Rusk. Interestingly the keeper knew him well.",
+  ],
+  [
+    "Marlow had kept the lamp for years. He sent a letter to Rusk Marlow was old by then.",
+    "Marlow had kept the lamp for years. He sent a letter to Rusk. Marlow was old by then.",
+  ],
   ["The clerk says that this are the best lamp.", "The clerk says that this is the best lamp."],
   ["There is lots of boats in the harbour.", "There are lots of boats in the harbour."],
   ["There is about forty boats in the bay.", "There are about forty boats in the bay."],

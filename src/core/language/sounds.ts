@@ -3,7 +3,7 @@ export type Opening = "vowel" | "consonant" | "either";
 
 /** Begin with a vowel letter and the sound of "y" or "w". */
 const CONSONANT_SOUND =
-  /^(?:unar|uni(?!n|m(?!o))|un(?:i|ic|ique|it)|us(?:e|ab|ag|er|u(?:al|ry|r)|ing$|eful)|ut(?:e(?:n|r)|il|op)|ur(?:an(?!ys)|in(?:e|al|ary)|ea)|ub(?:iq)|uk(?:e|r)|ufo|eu(?!$)|ew(?:e|er)|on(?:e|ce)(?![a-z])|on(?:es|eself|eness)|oui)/;
+  /^(?:unar|unanim|uni(?!n|m(?!o))|un(?:i|ic|ique|it)|us(?:e|ab|ag|er|u(?:al|ry|r)|ing$|eful)|ut(?:e(?:n|r)|il|op)|ur(?:an(?!ys)|in(?:e|al|ary)|ea)|ub(?:iq)|uk(?:e|r)|ufo|eu(?!$)|ew(?:e|er)|on(?:e|ce)(?![a-z])|on(?:es|eself|eness)|oui)/;
 const VOWEL_IN_UN = /^(?:unin|unim(?!o)|unid)/;
 /** Begin with a silent h. */
 const SILENT_H = /^(?:hour|honest|hono(?:u)?r|heir|hors d)/;

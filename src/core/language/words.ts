@@ -169,7 +169,8 @@ export class WordTable {
     if (bits !== undefined) return bits;
     bits = 0;
     const lemma = this.verb(form);
-    if (form === lemma) bits |= (1 << BARE) | (1 << PRESENT);
+    // The past of "lie" is a verb of its own.
+    if (form === lemma || form === "lay") bits |= (1 << BARE) | (1 << PRESENT);
     if (form === this.inflect(lemma, "VBZ")) bits |= 1 << THIRD;
     if (form === this.inflect(lemma, "VBD")) bits |= 1 << PAST;
     if (form === this.inflect(lemma, "VBN")) bits |= 1 << PARTICIPLE;
@@ -201,7 +202,7 @@ function remember<T>(memory: Map<string, T>, word: string, found: T): void {
 
 /** Verbs whose past is spelled like their base form. */
 export const UNCHANGED = new Set(
-  "put cut let set hit cost read shut shed spread beat quit hurt cast burst bid bet rid split thrust broadcast forecast upset typeset reset preset inset offset recast recut shortcut input output".split(
+  "put cut let set hit cost read shut shed spread beat quit hurt cast burst bid bet rid split thrust broadcast forecast upset beset typeset reset preset inset offset recast recut shortcut input output".split(
     " ",
   ),
 );

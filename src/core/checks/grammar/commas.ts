@@ -23,7 +23,7 @@ export const introductoryComma = markCheck({
   reason: "An opening like this is set off by a comma.",
   patterns: [
     "<s> [however] the|a|an|we|they|i|he|she|it|there|this|these|that|our|my|his|her|their|its|in|when|if => $2,",
-    "<s> [moreover|furthermore|nevertheless|nonetheless|consequently|additionally|conversely|incidentally|likewise|meanwhile|accordingly|hence|unfortunately|fortunately|admittedly|interestingly|surprisingly] the|a|an|we|they|i|he|she|it|there|this|these|our|my|his|her|their|its => $2,",
+    "<s> [moreover|furthermore|nevertheless|nonetheless|consequently|additionally|conversely|incidentally|likewise|accordingly|unfortunately|fortunately|admittedly|interestingly|surprisingly] the|a|an|we|they|i|he|she|it|there|this|these|our|my|his|her|their|its => $2,",
     "<s> [therefore] the|a|an|we|they|i|he|she|it|there|this|these|our|my|his|her|their|its => $2,",
     "<s> [for example] the|a|an|we|they|i|he|she|it|there|this|these|our|my|his|her|their|if|when|in|one => $2 $3,",
     "<s> [for instance] the|a|an|we|they|i|he|she|it|there|this|these|our|my|his|her|their|if|when|in|one => $2 $3,",
@@ -31,7 +31,6 @@ export const introductoryComma = markCheck({
     "<s> [in fact|contrast|conclusion|particular|short] the|a|an|we|they|i|he|she|it|there|this|these|our|my|his|her|their => $2 $3,",
     "<s> [on the other hand] the|a|an|we|they|i|he|she|it|there|this|these|our|my|his|her|their => $2 $3 $4 $5,",
     "<s> [as a result] the|a|an|we|they|i|he|she|it|there|this|these|our|my|his|her|their => $2 $3 $4,",
-    "<s> [of course] the|a|an|we|they|i|he|she|it|there|this|these|our|my|his|her|their => $2 $3,",
   ],
   accepts: ({ bounds, pattern }, syntax) => {
     const first = bounds[2 * pattern.marked.from] ?? 0;

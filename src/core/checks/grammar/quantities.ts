@@ -168,7 +168,11 @@ export const manyMuch = markCheck({
         noun,
       );
     }
-    if (form === "many") return true;
+    if (form === "many") {
+      // "many food and drink firms": the noun only leads to another.
+      const after = tags[(bounds[2 * pattern.marked.to] ?? marked + 1) + 1] ?? 0;
+      return after !== TAG.CC && !TAG_SETS.NOMINAL[after];
+    }
     if (tags[marked] !== TAG.NN || !/^[a-z]{3,}$/.test(form)) return false;
     if (
       /^(?:more|less|people|other|others|dozen|hundred|thousand|million|score|enough|respect|few|aircraft|craft|fish|sheep|deer|cattle|series|species|percent|head|offspring|yard|foot|data|many|men|women|children|times|one|time)$/.test(

@@ -1,4 +1,4 @@
-import { NAME } from "../../language/lexicon.ts";
+import { ADJECTIVE, ADVERB, NAME, NOUN } from "../../language/lexicon.ts";
 import { type Syntax, written } from "../../language/syntax.ts";
 import { TAG, TAG_SETS, tagSet } from "../../language/tag-sets.ts";
 import type { Choice } from "../check.ts";
@@ -190,7 +190,11 @@ export const finalMark = markCheck({
       // Sure is what the model thinks as well.
       if (isMissingStop(syntax, unit)) {
         found.push({ ...withStop(syntax, unit), unsure: !isClear(better, unit + 1) });
-      } else if (unit > 1 && unit < units.length - 3 && runsOn(syntax, unit)) {
+      } else if (
+        unit > 1 &&
+        unit < units.length - 3 &&
+        (runsOn(syntax, unit) || namesMeet(syntax, unit))
+      ) {
         found.push({ ...withStop(syntax, unit), unsure: true });
       }
     }
@@ -349,7 +353,8 @@ function isMissingStop(syntax: Syntax, unit: number): boolean {
   const opener = written(syntax, next);
   if (!opensSentence(syntax, next, opener)) return false;
   const before = written(syntax, unit);
-  const capital = /^\p{Lu}\p{Ll}+$/u.test(before) && STRICT_OPENERS.test(opener);
+  const strict = STRICT_OPENERS.test(opener) || isAdverb(syntax, next);
+  const capital = strict && (before === ")" || /^\p{Lu}\p{Ll}+$/u.test(before));
   if (
     !(capital || /^[\p{Ll}\d][\p{L}\d]+$/u.test(before)) ||
     text.slice(units[unit]?.to ?? 0, units[next]?.from ?? 0) !== " "
@@ -402,11 +407,42 @@ function runsOn(syntax: Syntax, unit: number): boolean {
   return verbGroups.some((one) => one.finite >= from && one.to <= unit + 1);
 }
 
+/** "… a letter from Kruger Kodyke was to lead them": two names, the second met before and with a verb of its own. */
+function namesMeet(syntax: Syntax, unit: number): boolean {
+  const { tags, verbGroups, verbAt, units, text } = syntax;
+  const next = unit + 1;
+  if (!TAG_SETS.NAME[tags[unit] ?? 0] || !TAG_SETS.NAME[tags[next] ?? 0]) return false;
+  if (tags[unit - 1] !== TAG.IN && !TAG_SETS.VERB[tags[unit - 1] ?? 0]) return false;
+  const verb = verbGroups[verbAt[next + 1] ?? -1];
+  if (verb?.finite !== next + 1 || text.slice(units[unit]?.to, units[next]?.from) !== " ") {
+    return false;
+  }
+  const from = syntax.sentenceFrom[unit] ?? 0;
+  if (!verbGroups.some((one) => one.finite >= from && one.to <= unit)) return false;
+  return standsAlone(written(syntax, next), text.slice(0, units[unit]?.from));
+}
+
+/** Whether a name stands in a text without another before or after it. */
+function standsAlone(name: string, text: string): boolean {
+  const at = text.lastIndexOf(name);
+  if (at < 0 || /^ ?\p{Lu}/u.test(text.slice(at + name.length))) return false;
+  return !/\p{Lu}[\p{L}.]* $/u.test(text.slice(Math.max(0, at - LONGEST_NAME), at));
+}
+const LONGEST_NAME = 24;
+
 const STRICT_OPENERS = /^(?:It|He|She|They|We|But|However|This|These|There|The|Each)$/;
 
+/** "Interestingly": a name to the tagger, for its capital. */
+function isAdverb({ words }: Syntax, unit: number): boolean {
+  const { form = "", traits = 0 } = words[unit] ?? {};
+  return form.endsWith("ly") && (traits & (ADVERB | NAME | NOUN | ADJECTIVE)) === ADVERB;
+}
+
 /** A capital that only a sentence's start explains. */
-function opensSentence({ tags, words }: Syntax, unit: number, opener: string): boolean {
+function opensSentence(syntax: Syntax, unit: number, opener: string): boolean {
+  const { tags, words } = syntax;
   const tag = tags[unit] ?? 0;
+  if (isAdverb(syntax, unit)) return true;
   if (TAG_SETS.NAME[tag]) return false;
   if (OPENERS.has(opener)) return true;
   const grammatical =

@@ -100,6 +100,9 @@ const SUBORDINATORS = new Set(
   ),
 );
 
+/** "Every time it turned, we went home." */
+const OPENS_CLAUSE = /^(?:way|time|moment|day|minute|instant|year)$/;
+
 /** "The tide turned, we went home." */
 export const commaSplice = markCheck({
   id: "grammar/comma-splice",
@@ -130,7 +133,8 @@ export const commaSplice = markCheck({
       let other = false;
       for (let unit = from; unit < to - 1; unit++) {
         if (tags[unit] === TAG[","]) commas.push(unit);
-        if (tags[unit] === TAG[":"] || tags[unit] === TAG.QT || tags[unit] === TAG.BR) other = true;
+        const stop = tags[unit] === TAG[":"] || words[unit]?.form === ";";
+        if (stop || tags[unit] === TAG.QT || tags[unit] === TAG.BR) other = true;
       }
       const comma = commas[0] ?? -1;
       if (commas.length !== 1 || other) continue;
@@ -154,6 +158,8 @@ export const commaSplice = markCheck({
       const first = syntax.nounGroups[syntax.nounAt[from] ?? -1];
       const verb = finiteIn(syntax, from, comma)[0];
       if (!first || first.from !== from || !verb || verb.finite > first.to + 2) continue;
+      // "Every time it turned, …", "the way they read it, …": a clause of time or manner.
+      if (OPENS_CLAUSE.test(words[first.head]?.form ?? "") && verb.finite > first.to) continue;
       // The second half: a pronoun subject right after the comma with its finite verb.
       const second = words[comma + 1]?.form ?? "";
       if (!SUBJECT_PRONOUNS.has(second)) continue;

@@ -51,7 +51,10 @@ export const verbForm = markCheck({
       const wanted = plainForm(syntax, unit, tag, table);
       if (wanted < 0) continue;
       const form = syntax.words[unit]?.form ?? "";
-      add(unit, formOf(form, wanted, table), false, true);
+      // "It was not murder at all", "must needs drive": what stands there may be a noun.
+      const be = BE.has(syntax.words[unit - 1]?.form ?? "") || syntax.tags[unit - 1] === TAG.NOT;
+      const unsure = (be && mayBeNoun(syntax, unit, table)) || form === "needs";
+      add(unit, formOf(form, wanted, table), unsure, true);
     }
     for (const { unit, form, unsure } of unlikelyForms(syntax, language)) add(unit, form, unsure);
     for (const { from, best, sure, margin } of betterChoices(syntax, language, "form")) {
@@ -220,7 +223,7 @@ function formByWord(syntax: Syntax, unit: number, table: WordTable): number {
   const only = (traits & (VERB | NOUN | ADJECTIVE | ADVERB | NAME)) === VERB && !BE.has(form);
   if (!only && !(asked && traits & VERB)) return -1;
   if (before === "to") {
-    if (form === lemma || form === participle || form.endsWith("ing")) return -1;
+    if (table.isForm(form, BARE) || form === participle || form.endsWith("ing")) return -1;
     // "points to commits": many nouns of the trade are verbs to a dictionary.
     const leads = tags[unit - 2] ?? 0;
     const led = leads === TAG.NN || leads === TAG.NNS || leads === TAG.JJ;
