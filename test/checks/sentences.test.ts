@@ -80,6 +80,8 @@ const LEFT_ALONE = [
   "Many food and drink firms have left, in search of a unanimous vote.",
   "The oil content of the silt is high, and its effect in the north is small.",
   "Hence the name, and of course the boat.",
+  "What the two keepers point to is an old lamp, and the data in there is worn.",
+  "The marks that have meaning on a chart are few.",
   "Send Form B to the office, and ask for Will Rusk.",
 ];
 

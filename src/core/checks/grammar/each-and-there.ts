@@ -89,6 +89,8 @@ export const thereAgreement = markCheck({
     const last = (bounds[2 * pattern.elements.length - 1] ?? 1) - 1;
     const before = syntax.words[verb - 2]?.form ?? "";
     if (/^(?:if|wish|though)$/.test(before) && form === "were") return false;
+    // "the data in there is", "from there are": a place.
+    if (syntax.tags[verb - 2] === TAG.IN) return false;
     // "There is lots to do".
     if (syntax.words[last]?.form === "lots") return false;
     // Sums of money, time and distance are singular: "there is five pounds in it".

@@ -68,19 +68,24 @@ export const verbForm = markCheck({
       const noun = TAG_SETS.NOMINAL[after] === 1 && tag !== TAG.VBZ && tag !== TAG.VB;
       if (noun && (tag !== TAG.NN || margin < NOUN_MARGIN)) continue;
       if (syntax.words[by - 1]?.form === "there") continue;
-      // "have proofs", "extremely breaking": a noun, a quality.
-      if (HAVE.has(syntax.words[by]?.form ?? "") && form.endsWith("s")) continue;
+      // "have proofs", "have meaning", "extremely breaking": a noun, a quality.
+      const named = form.endsWith("s") || HAD_THINGS.has(form);
+      if (HAVE.has(syntax.words[by]?.form ?? "") && named) continue;
       if (by < from - 1 && form.endsWith("ing")) continue;
       if (((syntax.words[from]?.traits ?? 0) & VERB) === 0 && table.verb(form) === form) continue;
       if (!/^\p{L}+$/u.test(form) || from === syntax.sentenceFrom[from]) continue;
       const be = BE.has(syntax.words[from - 1]?.form ?? "");
-      if (IS_BE.test(form) && be) continue;
+      // "What they point to is the lamp."
+      if (IS_BE.test(form) && (be || syntax.words[by]?.form === "to")) continue;
       // "The rest is silt": what it is may be a noun without an article.
       add(from, formOf(form, best, table), !sure || noun || (be && mayBeNoun(syntax, from, table)));
     }
     return found;
   },
 });
+
+/** Nouns in -ing that one has, as they may be tagged as verbs. */
+const HAD_THINGS = new Set("meaning bearing standing training funding backing feeling".split(" "));
 
 /** How far ahead another form must be where a noun follows: "had walk miles". */
 const NOUN_MARGIN = 6;
@@ -161,7 +166,7 @@ function plainForm(syntax: Syntax, unit: number, tag: number, table: WordTable):
   if (tags[at] === TAG.TO) {
     if (tag === TAG.VBD && PAST_ONLY.has(form)) return BARE;
     if ((tag === TAG.VBN || tag === TAG.VBD) && object) return BARE;
-    if (tag === TAG.VBZ && object) return BARE;
+    if (tag === TAG.VBZ && object && !IS_BE.test(form)) return BARE;
     if (tag === TAG.VBG && BEFORE_INFINITIVE.test(words[at - 1]?.form ?? "")) return BARE;
   }
   if ((HAVE.has(before) || BE.has(before)) && PAST_ONLY.has(form)) return PARTICIPLE;
@@ -325,10 +330,11 @@ function unlikelyForms(
       (before === "to" && ending && !object && !INFINITIVE_AFTER.test(words[at - 1]?.form ?? "")) ||
       (have && tag === TAG.NN && !object && next !== TAG.IN && next !== TAG.TO) ||
       (be && mayBeNoun(syntax, unit, table));
-    // "What it is is hard to say."
-    if (be && IS_BE.test(word.form)) continue;
+    // "What it is is hard to say", "what they point to is the lamp".
+    if ((be || before === "to") && IS_BE.test(word.form)) continue;
     // A noun after "to", "have" or "be" is no verb.
     if ((have || be) && tag === TAG.NNS) continue;
+    if (have && HAD_THINGS.has(word.form)) continue;
     const best = likelierForm(syntax, unit, wanted, table, trigrams);
     const lone = tag === TAG.NN && (next === TAG.IN || next === TAG.TO || next === TAG.CS);
     const needed = bare && inflected && !object ? VERB_LEAD : !bare && lone ? NOUN_LEAD : FIT_LEAD;
