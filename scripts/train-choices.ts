@@ -29,12 +29,13 @@ import {
   SlotFinder,
   STOPS,
 } from "../src/core/language/slot-finder.ts";
-import { followsPreposition, MAX_FEATURES, mixHashes } from "../src/core/language/slots.ts";
+import { featureKey, followsPreposition, MAX_FEATURES } from "../src/core/language/slots.ts";
 import { type LearnedFeature, packWeights } from "../src/core/language/sparse-weights.ts";
 import { SUBJECT_TABLE, SubjectModel } from "../src/core/language/subject-model.ts";
 import type { Syntax } from "../src/core/language/syntax.ts";
 import { TAG } from "../src/core/language/tag-sets.ts";
 import { FORMS } from "../src/core/language/words.ts";
+import { chooseThresholds, type Judged, type Margin } from "./choose-thresholds.ts";
 import { readSentence, trainingSentences } from "./corpus/sentences.ts";
 import { SubjectLearner } from "./learn-subjects.ts";
 import { seeded } from "./seeded.ts";
@@ -48,7 +49,7 @@ import { seeded } from "./seeded.ts";
  * and nothing is learned anew.
  */
 const CAP = {
-  words: 30_000,
+  words: 50_000,
   number: 120_000,
   form: 60_000,
   article: 120_000,
@@ -74,13 +75,7 @@ const DATA = path.resolve(import.meta.dirname, "../data");
 /** False alarms per 1,000 words that each kind may cost on sentences its models have not seen. */
 const BUDGETS = { words: 0.04, number: 0.15, form: 0.1, article: 0.06, stop: 0.04, owner: 0.06 };
 /** The same with the marks that are shown as doubtful. */
-const DOUBTFUL = { words: 0.13, number: 2.5, form: 0.4, article: 0.8, stop: 0.8, owner: 0.15 };
-/** No mark without a lead of this much, however few the false alarms. */
-const LEAST_LEAD = { words: 2.5, number: 1, form: 1.5, article: 2, stop: 0.5, owner: 2 };
-/** How far beyond the margins seen a threshold lies; chosen on the tuning part. */
-const EXTRA_LEAD = { words: 0.6, number: 0.5, form: 0.5, article: 0.5, stop: 0.5, owner: 0.5 };
-/** The same where few places were seen, divided by the root of their number. */
-const FEW_LEAD = { words: 6, number: 2, form: 2, article: 2, stop: 2, owner: 2 };
+const DOUBTFUL = { words: 0.09, number: 2.5, form: 0.4, article: 0.8, stop: 0.9, owner: 0.15 };
 /** The margin of a place that no model is asked about. */
 const NEVER = -1000;
 
@@ -99,21 +94,6 @@ interface Example {
   typed: number;
   /** See `ownForms`. */
   own: number;
-}
-
-/** What a place of edited prose showed: how far ahead the best other class was, out of fold. */
-interface Margin {
-  typed: number;
-  label: number;
-  best: number;
-  margin: number;
-  /** How many places it stands for. */
-  weight: number;
-}
-
-interface Judged {
-  gold: Margin[];
-  planted: Margin[];
 }
 
 const language = loadLanguage();
@@ -210,7 +190,7 @@ function example(syntax: Syntax, slot: Slot, label: number, fold: number): Examp
   );
   const mean = fits.reduce((sum, fit) => sum + fit, 0) / fits.length;
   return {
-    features: buffer.slice(0, count),
+    features: buffer.slice(0, count).map(featureKey),
     fits: fits.map((fit) => fit - mean),
     label,
     fold,
@@ -477,100 +457,6 @@ function train(model: number, places: Reservoir[][], sources: readonly string[][
 /** Where there is too little text to learn from, the trigram model speaks alone. */
 const SCARCE_TRIGRAM = 1.3;
 
-/**
- * Thresholds a typed class, chosen greedily by what they find for each false alarm they cost.
- * Something that is found only in one fold by luck is not worth a threshold: see LEAST_LEAD.
- */
-function chooseThresholds(
-  all: readonly Judged[],
-  proseWords: number,
-  budgets: typeof BUDGETS,
-  level: "thresholds" | "doubts",
-): void {
-  for (const kind of Object.keys(budgets) as (keyof typeof budgets)[]) {
-    const counted = proseWords;
-    const budget = (budgets[kind] * counted) / 1000;
-    const least = LEAST_LEAD[kind];
-    const curves: {
-      model: number;
-      typed: number;
-      steps: { alarms: number; lead: number; found: number }[];
-      at: number;
-    }[] = [];
-    let planted = 0;
-    for (const [index, model] of models.entries()) {
-      if (model.kind !== kind) continue;
-      for (let typed = 0; typed < model.classes.length; typed++) {
-        const gold = (all[index]?.gold ?? []).filter((one) => one.typed === typed);
-        const wrong = (all[index]?.planted ?? []).filter((one) => one.typed === typed);
-        if (wrong.length < 4) continue;
-        planted += wrong.reduce((sum, { weight }) => sum + weight, 0);
-        gold.sort((a, b) => b.margin - a.margin);
-        const right = (one: Margin) =>
-          one.best === one.label || kind === "form" || kind === "article";
-        const steps = [];
-        let alarms = 0;
-        // The largest of few margins says little of what is to come; that of many says more.
-        const few = FEW_LEAD[kind] / Math.sqrt(1 + gold.length / 10);
-        const caution = EXTRA_LEAD[kind] + few * commonness(models[index], typed);
-        for (let at = 0; at <= gold.length; at++) {
-          const margin = gold[at]?.margin ?? least;
-          const lead = Math.max(least, margin) + caution;
-          const found = wrong
-            .filter((one) => one.margin > lead && right(one))
-            .reduce((sum, { weight }) => sum + weight, 0);
-          steps.push({ alarms, lead, found });
-          if (margin <= least) break;
-          alarms += gold[at]?.weight ?? 0;
-        }
-        curves.push({ model: index, typed, steps, at: 0 });
-      }
-    }
-    let used = 0;
-    for (;;) {
-      let gain = 0;
-      let best: { curve: (typeof curves)[number]; to: number } | null = null;
-      for (const curve of curves) {
-        const now = curve.steps[curve.at];
-        for (let to = curve.at + 1; now && to < curve.steps.length; to++) {
-          const step = curve.steps[to];
-          if (!step || used + step.alarms - now.alarms > budget) break;
-          const own = (step.found - now.found) / Math.max(0.001, step.alarms - now.alarms);
-          if (own > gain) {
-            gain = own;
-            best = { curve, to };
-          }
-        }
-      }
-      if (!best || gain < 0.5) break;
-      used +=
-        (best.curve.steps[best.to]?.alarms ?? 0) - (best.curve.steps[best.curve.at]?.alarms ?? 0);
-      best.curve.at = best.to;
-    }
-    let found = 0;
-    for (const { model, typed, steps, at } of curves) {
-      const definition = models[model];
-      const step = steps[at];
-      if (!definition || !step) continue;
-      definition[level][typed] = step.found > 0 ? Math.round(step.lead * 100) / 100 : null;
-      found += step.found;
-    }
-    console.log(
-      `${kind} (${level}): ${((100 * found) / planted).toFixed(1)}% of the planted found out of fold at ${((1000 * used) / counted).toFixed(3)} false alarms per 1,000 words`,
-    );
-  }
-}
-
-/** Uses in a million words below which a word costs few false alarms however often it is doubted. */
-const SELDOM = 20;
-
-/** How much it matters that few places of a word were seen: little where it is rare everywhere. */
-function commonness(model: ChoiceModel | undefined, typed: number): number {
-  if (model?.kind !== "words") return 1;
-  const count = 2 ** language.lexicon.frequency(model.classes[typed] ?? "") - 1;
-  return Math.min(1, count / 50 / SELDOM);
-}
-
 function argument(name: string): string | null {
   const at = process.argv.indexOf(name);
   return at < 0 ? null : (process.argv[at + 1] ?? null);
@@ -620,7 +506,7 @@ function learnOnDemand(folder: string): void {
   process.on("message", (index: number) => {
     const { learned, judged } = train(index, places[index] ?? [], sources);
     const trigram = Math.round(learned.trigram * 100) / 100;
-    const features = featuresOf(index, learned, models[index]?.classes.length ?? 0);
+    const features = featuresOf(learned, models[index]?.classes.length ?? 0);
     const file = path.join(folder, `${index}`);
     writeFileSync(file, serialize({ trigram, judged, features } satisfies LearnedModel));
     process.send?.(index);
@@ -628,11 +514,11 @@ function learnOnDemand(folder: string): void {
   process.send?.(-1);
 }
 
-function featuresOf(model: number, { ids, weights }: Learned, classes: number): LearnedFeature[] {
+function featuresOf({ ids, weights }: Learned, classes: number): LearnedFeature[] {
   const features: LearnedFeature[] = [];
   for (const [feature, id] of ids) {
     const one: LearnedFeature = {
-      key: mixHashes(model + 1, feature) >>> 0 || 1,
+      key: feature,
       classes: [],
       values: [],
     };
@@ -715,11 +601,11 @@ async function learnAll(): Promise<Kept> {
     (_, index): LearnedModel => deserialize(readFileSync(path.join(folder, `${index}`))),
   );
   rmSync(folder, { recursive: true });
-  const { bytes: packed, sizes } = packWeights(learned.flatMap(({ features }) => features));
+  const packed = learned.map(({ features }) => packWeights(features));
   return {
     proseWords: countWords(prose),
-    sizes,
-    packed: Buffer.concat([packed, lexical[FOLDS] as Uint8Array]),
+    sizes: packed.map(({ sizes }) => sizes),
+    packed: Buffer.concat([...packed.map(({ bytes }) => bytes), lexical[FOLDS] as Uint8Array]),
     trigrams: learned.map(({ trigram }) => trigram),
     all: learned.map(({ judged }) => judged),
   };
@@ -728,8 +614,12 @@ async function learnAll(): Promise<Kept> {
 function writeModels({ proseWords, sizes, packed, trigrams: weights, all }: Kept): void {
   for (const [index, trigram] of weights.entries())
     (models[index] as ChoiceModel).trigram = trigram;
-  chooseThresholds(all, proseWords, BUDGETS, "thresholds");
-  chooseThresholds(all, proseWords, DOUBTFUL, "doubts");
+  for (const line of [
+    ...chooseThresholds(models, all, proseWords, BUDGETS, "thresholds"),
+    ...chooseThresholds(models, all, proseWords, DOUBTFUL, "doubts"),
+  ]) {
+    console.log(line);
+  }
   const text = Buffer.from(JSON.stringify({ models, sizes } satisfies ChoicesHeader));
   const header = Buffer.alloc(8);
   header.writeUInt32LE(CHOICES_MAGIC, 0);

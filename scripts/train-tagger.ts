@@ -310,7 +310,9 @@ function accuracy(bytes: Buffer): string {
       at += word.length + 1;
       return { from, to: from + word.length };
     });
-    for (const [index, tag] of tagger.tag(tagger.read(text, units), units, new Set([0])).entries()) {
+    for (const [index, tag] of tagger
+      .tag(tagger.read(text, units), units, new Set([0]))
+      .entries()) {
       all++;
       if (tag === tags[index]) right++;
     }

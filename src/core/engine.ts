@@ -80,6 +80,7 @@ const CHECKS_OF = Object.fromEntries(
   ]),
 ) as Record<Pass, { check: Check; order: number }[]>;
 const NO_MATCH: readonly Match[] = [];
+const NO_FACTS: readonly Fact[] = [];
 const NO_MATCHES: (readonly Match[] | undefined)[] = [];
 
 /** Contents kept beyond the current ones, so that undoing an edit costs nothing. */
@@ -100,6 +101,9 @@ export class Engine {
   private readonly cache = new Map<string, Examined>();
   private readonly passes = new Set<Pass>();
   private readonly withheldMarks = new Map<string, number>();
+  /** What checks found over all their facts, until text, settings or language data change. */
+  private readonly judged = new Map<Check, readonly Finding[]>();
+  private judgedWith: Language["trigrams"] = null;
   private words: ReadonlySet<string>;
   private vocabulary: DocumentVocabulary | null = null;
 
@@ -179,6 +183,7 @@ export class Engine {
       this.examined[index] = this.examine(index, this.spansOf(index));
     }
     this.trimCache();
+    this.judged.clear();
     return this.judge();
   }
 
@@ -189,6 +194,7 @@ export class Engine {
       this.vocabulary = null;
     }
     this.settings = settings;
+    this.judged.clear();
     return this.judge();
   }
 
@@ -243,7 +249,11 @@ export class Engine {
       const matches = patterned ? matchesOf(analysed, this.language) : NO_MATCHES;
       for (const pass of lacking) {
         for (const { check, order } of CHECKS_OF[pass]) {
-          facts[order] = check.examine(analysed, this.language, matches[order] ?? NO_MATCH);
+          const own = matches[order];
+          facts[order] =
+            check.needsMatches && !own
+              ? NO_FACTS
+              : check.examine(analysed, this.language, own ?? NO_MATCH);
         }
       }
       read.push(...lacking);
@@ -305,11 +315,9 @@ export class Engine {
         });
       };
       if (check.judge) {
-        const placed: PlacedFact<Fact>[] = [];
-        this.eachWithFacts(order, (facts, block) => {
-          for (const fact of facts) placed.push({ block, fact });
-        });
-        for (const finding of check.judge(placed, circumstances)) place(finding, finding.block);
+        for (const finding of this.findingsOf(check, order, circumstances)) {
+          place(finding, finding.block);
+        }
       } else {
         const spares = check.sparesSpeech && (circumstances.leave & LEAVE_BITS.speech) !== 0;
         this.eachWithFacts(order, (facts, block) => {
@@ -332,6 +340,22 @@ export class Engine {
     }
     this.marks = kept;
     return update;
+  }
+
+  /** What a check that compares places finds; passes that come later change nothing of it. */
+  private findingsOf(check: Check, order: number, circumstances: Circumstances) {
+    if (this.judgedWith !== this.language.trigrams) this.judged.clear();
+    this.judgedWith = this.language.trigrams;
+    let findings = this.judged.get(check);
+    if (!findings) {
+      const placed: PlacedFact<Fact>[] = [];
+      this.eachWithFacts(order, (facts, block) => {
+        for (const fact of facts) placed.push({ block, fact });
+      });
+      findings = [...(check.judge?.(placed, circumstances) ?? [])];
+      this.judged.set(check, findings);
+    }
+    return findings;
   }
 
   /** The facts of one check, block by block; most checks have none in most blocks. */

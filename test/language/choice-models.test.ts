@@ -63,7 +63,7 @@ describe("the choice models", () => {
   test("know a right word in the wrong place, and leave the right one", () => {
     assert.ok(better("The letter came form the office.").includes("3: from"));
     assert.deepEqual(better("The letter came from the office."), []);
-    assert.ok(better("The keeper new the tides well.").includes("2: knew"));
+    assert.ok(better("They new the tides well.").includes("1: knew"));
   });
 
   test("refuse a file that is none", () => {

@@ -58,6 +58,8 @@ describe("places that need no model", () => {
     ["They sat in there boat.", "there"],
     ["They want too go home.", "too"],
     ["They parked cars were wet.", "they"],
+    ["The door turns to they left.", "they"],
+    ["Thus was the clerk, and the keeper too.", "thus"],
     ["They sat with there heads down.", "there"],
     ["She washed it will water.", "will"],
     ["He fell on his face, one off his friends by him.", "off"],

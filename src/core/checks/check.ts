@@ -110,6 +110,8 @@ export interface Check<F extends Fact = Fact> {
   aPage?: number;
   /** Its marks are left alone between quotation marks where the copy's speech is. */
   sparesSpeech?: boolean;
+  /** Finds nothing in a block where none of its patterns does. */
+  needsMatches?: boolean;
   examine(block: AnalysedBlock, language: Language, matches: readonly Match[]): F[];
   judge?(facts: readonly PlacedFact<F>[], circumstances: Circumstances): Finding[];
   choose?(text: string, finding: Finding, circumstances: Circumstances): Choice[];

@@ -69,8 +69,8 @@ export function markCheck(parts: MarkCheckParts): Check<MarkFact> {
     ...(parts.phraseList === undefined ? {} : { phraseList: parts.phraseList }),
     ...(parts.aPage === undefined ? {} : { aPage: parts.aPage }),
     sparesSpeech: true,
+    needsMatches: !parts.find || places.size > 0,
     examine(block, language, matches) {
-      if (matches.length === 0 && (!parts.find || places.size > 0)) return NOTHING;
       if (notIn.has(block.kind)) return NOTHING;
       const syntax = block.syntax();
       if (!syntax || isListing(block)) return NOTHING;

@@ -4,7 +4,7 @@ import { ownerForm } from "./mark-slots.ts";
 import { NounHabits } from "./noun-habits.ts";
 import { finiteVerbAt } from "./number-slots.ts";
 import { likelierArticle, type Slot, SlotFinder } from "./slot-finder.ts";
-import { followsPreposition, MAX_FEATURES, mixHashes, nearFeatures } from "./slots.ts";
+import { featureKey, followsPreposition, MAX_FEATURES, nearFeatures } from "./slots.ts";
 import { SparseWeights } from "./sparse-weights.ts";
 import { SUBJECT_TABLE, SubjectModel } from "./subject-model.ts";
 import type { Syntax } from "./syntax.ts";
@@ -42,7 +42,7 @@ const modelSchema = z.object({
 const headerSchema = z.object({
   models: z.array(modelSchema),
   /** Of each model's weights. */
-  sizes: z.object({ features: z.number(), keyBytes: z.number(), weights: z.number() }),
+  sizes: z.array(z.object({ features: z.number(), keyBytes: z.number(), weights: z.number() })),
 });
 export type ChoiceModel = z.infer<typeof modelSchema>;
 export type ChoicesHeader = z.infer<typeof headerSchema>;
@@ -96,9 +96,11 @@ export class ChoiceModels {
     const { models, sizes } = headerSchema.parse(JSON.parse(text));
     this.models = models;
     let after = 8 + length;
-    const weights = new SparseWeights(bytes.subarray(after), sizes);
-    for (const _ of models) this.weights.push(weights);
-    after += weights.byteLength;
+    for (const size of sizes) {
+      const weights = new SparseWeights(bytes.subarray(after), size);
+      this.weights.push(weights);
+      after += weights.byteLength;
+    }
     this.subjects = SubjectModel.read(bytes.subarray(after));
     this.habits = new NounHabits(bytes.subarray(after + SUBJECT_TABLE));
     this.finder = new SlotFinder(models, table, this.subjects, this.habits);
@@ -142,7 +144,7 @@ export class ChoiceModels {
     const weights = this.weights[model];
     if (!weights) return;
     for (let index = from; index < to; index++) {
-      weights.add(this.scores, mixHashes(model + 1, this.features[index] ?? 0));
+      weights.add(this.scores, featureKey(this.features[index] ?? 0));
     }
   }
 

@@ -71,11 +71,12 @@ const PLAIN = new Map<string, Surroundings>([
   ["had", { before: tagSet("PPS", "PPSS"), after: tagSet("VBN", "DT") }],
 ]);
 
-/** "Form J", "Will Rogers", "GH-406 If it fails": a capital inside a sentence, but not at the start of a quotation. */
+/** "Form J", "Will Rogers", "GH-406 If it fails": a capital inside a sentence, but not at the start of a quotation, a list's item or a dateline's text. */
 function isName({ text, units }: Syntax, at: number): boolean {
   const code = text.charCodeAt(units[at]?.from ?? 0);
   const before = text[units[at - 1]?.from ?? 0] ?? "";
-  return code >= 65 && code <= 90 && !/["“‘(]/.test(before);
+  const opens = /["“‘()—–]/.test(before);
+  return code >= 65 && code <= 90 && !opens;
 }
 
 /** Whether a word stands where nothing else could be meant. */
@@ -125,7 +126,7 @@ function isAuxiliary({ words, tags, nounAt, nounGroups, sentenceTo }: Syntax, at
 
 /** Verbs after which something goes, or is put, off something. */
 const REMOVES =
-  /^(?:take|took|taken|takes|taking|wipe[ds]?|wiping|knock(?:ed|s|ing)?|pluck(?:ed|s|ing)?|pull(?:ed|s|ing)?|tear|tore|torn|strip(?:s|ped|ping)?|break|broke|broken|shake|shook|shaken|rip(?:s|ped)?|kick(?:ed|s)?|throw|threw|thrown|cut|cuts|cutting|chop(?:s|ped)?|scrape[ds]?|scraping|wash(?:ed|es|ing)?|brush(?:ed|es|ing)?|peel(?:ed|s|ing)?|keep|kept|keeping|lift(?:ed|s|ing)?|pour(?:ed|s|ing)?|shave[ds]?|fell|fall|falls|fallen|falling|blow|blew|blown|roll(?:ed|s|ing)?|drain(?:ed|s|ing)?|gouge[ds]?|live[ds]?|living|get|got|getting|bounce[ds]?|slip(?:s|ped)?|slide|slid|jump(?:ed|s|ing)?|step(?:s|ped|ping)?)$/;
+  /^(?:take|took|taken|takes|taking|wipe[ds]?|wiping|knock(?:ed|s|ing)?|pluck(?:ed|s|ing)?|pull(?:ed|s|ing)?|tear|tore|torn|strip(?:s|ped|ping)?|break|broke|broken|shake|shook|shaken|rip(?:s|ped)?|kick(?:ed|s)?|throw|threw|thrown|cut|cuts|cutting|chop(?:s|ped)?|scrape[ds]?|scraping|wash(?:ed|es|ing)?|brush(?:ed|es|ing)?|peel(?:ed|s|ing)?|lift(?:ed|s|ing)?|pour(?:ed|s|ing)?|shave[ds]?|fell|fall|falls|fallen|falling|blow|blew|blown|roll(?:ed|s|ing)?|drain(?:ed|s|ing)?|gouge[ds]?|live[ds]?|living|get|got|getting|bounce[ds]?|slip(?:s|ped)?|slide|slid|jump(?:ed|s|ing)?|step(?:s|ped|ping)?)$/;
 const REMOVAL_REACH = 7;
 
 function followsRemoval({ words, tags, sentenceFrom }: Syntax, at: number): boolean {
@@ -154,13 +155,18 @@ function introduces({ words, sentenceFrom }: Syntax, at: number): boolean {
 }
 
 const OWN_VERBS = new Set("are were have had do did 've 're 'll".split(" "));
-const AFTER_VERB = tagSet("DT", "PRP$", "PPO", "IN", "TO", "RB", "CS", ".", ",");
+const AFTER_PAST = tagSet("DT", "PRP$", "PPO", "IN", "TO", "RB", "CS", "CD", ".", ",");
+const AFTER_BASE = tagSet("DT", "PRP$", "PPO", "TO", "CS");
+/** What takes "them", or "the" and a noun. */
+const TAKES_OBJECT = tagSet("IN", "TO", "VBG");
 
 /** "They are", "they left the house": a verb that is no noun or adjective in its place. */
-function hasItsVerb({ words, tags }: Syntax, at: number): boolean {
+function hasItsVerb({ words, tags, sentenceFrom }: Syntax, at: number): boolean {
+  if (at > (sentenceFrom[at] ?? 0) && TAKES_OBJECT[tags[at - 1] ?? 0]) return false;
   const next = tags[at + 1] ?? 0;
   if (next === TAG.MD || OWN_VERBS.has(words[at + 1]?.form ?? "")) return true;
-  return FINITE[next] === 1 && AFTER_VERB[tags[at + 2] ?? 0] === 1;
+  const after = tags[at + 2] ?? 0;
+  return next === TAG.VB ? AFTER_BASE[after] === 1 : FINITE[next] === 1 && AFTER_PAST[after] === 1;
 }
 
 /** "The keepers too have left", "they chose too not to go". */
@@ -169,9 +175,11 @@ function standsAfterSubject({ tags }: Syntax, at: number): boolean {
   return TAG_SETS.NOMINAL[tags[at - 1] ?? 0] === 1 && (FINITE[next] === 1 || next === TAG.NOT);
 }
 
-/** "Thus it was", "it goes thus:". */
-function opensClause({ tags }: Syntax, at: number): boolean {
+/** "Thus it was", "thus was made the first lamp", "it goes thus:". */
+function opensClause({ words, tags }: Syntax, at: number): boolean {
   const next = tags[at + 1] ?? 0;
+  const be = /^(?:is|are|was|were)$/.test(words[at + 1]?.form ?? "");
+  if (be && tags[at + 2] === TAG.VBN) return true;
   return next === TAG.PPS || next === TAG.PPSS || next === TAG[":"];
 }
 

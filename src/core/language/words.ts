@@ -18,6 +18,8 @@ export interface Word {
   frequency: number;
   /** Which words it keeps company with (`word-classes.ts`); 0 for none. */
   kin: number;
+  /** Whether it is four small Latin letters or more. */
+  plain: boolean;
   /** Its number in the trigram model; -1 where it is not in it or the model is not there yet. */
   trigram: number;
 }
@@ -113,6 +115,7 @@ export class WordTable {
         traits: this.lexicon.traitsInText(written),
         frequency: this.lexicon.frequency(form),
         kin: this.classes?.of(trigram) ?? 0,
+        plain: /^[a-z]{4,}$/.test(form),
         trigram,
       };
       this.remembered.set(form, word);

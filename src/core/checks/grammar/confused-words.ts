@@ -19,7 +19,7 @@ export const confusedWords = markCheck({
       wrong: "The letter came form the harbour office.",
       right: "The letter came from the harbour office.",
     },
-    { wrong: "The keeper new the tides well.", right: "The keeper knew the tides well." },
+    { wrong: "The keeper wood not go home.", right: "The keeper would not go home." },
     { wrong: "The water was to cold for them.", right: "The water was too cold for them." },
     { leave: "The form came from there, and then they went to their well." },
   ],

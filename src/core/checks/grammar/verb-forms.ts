@@ -75,14 +75,22 @@ export const verbForm = markCheck({
       if (((syntax.words[from]?.traits ?? 0) & VERB) === 0 && table.verb(form) === form) continue;
       if (!/^\p{L}+$/u.test(form) || from === syntax.sentenceFrom[from]) continue;
       const be = BE.has(syntax.words[from - 1]?.form ?? "");
-      // "What they point to is the lamp."
-      if (IS_BE.test(form) && (be || syntax.words[by]?.form === "to")) continue;
+      const pointed = pointsTo(syntax.words[by - 1]?.form ?? "", table);
+      if (IS_BE.test(form) && (be || (pointed && syntax.words[by]?.form === "to"))) continue;
       // "The rest is silt": what it is may be a noun without an article.
       add(from, formOf(form, best, table), !sure || noun || (be && mayBeNoun(syntax, from, table)));
     }
     return found;
   },
 });
+
+/** "What they point to is the lamp": the "to" belongs to the verb before it. */
+const pointsTo = (form: string, table: WordTable) => POINTS.has(table.verb(form));
+const POINTS = new Set(
+  "point refer relate lead belong correspond amount come listen look object react respond reply speak talk write desugar apply pertain return".split(
+    " ",
+  ),
+);
 
 /** Nouns in -ing that one has, as they may be tagged as verbs. */
 const HAD_THINGS = new Set("meaning bearing standing training funding backing feeling".split(" "));
@@ -166,7 +174,7 @@ function plainForm(syntax: Syntax, unit: number, tag: number, table: WordTable):
   if (tags[at] === TAG.TO) {
     if (tag === TAG.VBD && PAST_ONLY.has(form)) return BARE;
     if ((tag === TAG.VBN || tag === TAG.VBD) && object) return BARE;
-    if (tag === TAG.VBZ && object && !IS_BE.test(form)) return BARE;
+    if (tag === TAG.VBZ && object && !pointsTo(words[at - 1]?.form ?? "", table)) return BARE;
     if (tag === TAG.VBG && BEFORE_INFINITIVE.test(words[at - 1]?.form ?? "")) return BARE;
   }
   if ((HAVE.has(before) || BE.has(before)) && PAST_ONLY.has(form)) return PARTICIPLE;
@@ -330,8 +338,9 @@ function unlikelyForms(
       (before === "to" && ending && !object && !INFINITIVE_AFTER.test(words[at - 1]?.form ?? "")) ||
       (have && tag === TAG.NN && !object && next !== TAG.IN && next !== TAG.TO) ||
       (be && mayBeNoun(syntax, unit, table));
-    // "What it is is hard to say", "what they point to is the lamp".
-    if ((be || before === "to") && IS_BE.test(word.form)) continue;
+    // "What it is is hard to say."
+    if (be && IS_BE.test(word.form)) continue;
+    if (before === "to" && pointsTo(words[at - 1]?.form ?? "", table)) continue;
     // A noun after "to", "have" or "be" is no verb.
     if ((have || be) && tag === TAG.NNS) continue;
     if (have && HAD_THINGS.has(word.form)) continue;

@@ -22,10 +22,14 @@ interface Entry {
 
 /**
  * Many patterns looked for together in one walk over a block. Each is found by one of its words,
- * the least frequent that has a fixed place in it, or by the parts of speech of its first element.
+ * the least frequent that has a fixed place in it, together with the word next to it where that is
+ * fixed as well, or by the parts of speech of its first element.
  */
 export class Matcher {
   private readonly byWord: (Entry[] | undefined)[] = [];
+  /** By the indexed word and the one after it, or the one before it. */
+  private readonly byNext = new Map<number, Entry[]>();
+  private readonly byPrevious = new Map<number, Entry[]>();
   private readonly byTag: (Entry[] | undefined)[] = [];
   private readonly bounds = new Int32Array(64);
 
@@ -52,8 +56,11 @@ export class Matcher {
     let best: { element: Element; offset: number; index: number } | null = null;
     for (const [index, element] of pattern.elements.entries()) {
       if (element.edge) continue;
-      const literal = element.words && !element.tags && !element.negated && element.least === 1;
-      if (literal && (!best || rarity(element) < rarity(best.element))) {
+      if (
+        isLiteral(element) &&
+        element.least === 1 &&
+        (!best || rarity(element) < rarity(best.element))
+      ) {
         best = { element, offset, index };
       }
       if (element.least !== element.most) break;
@@ -64,7 +71,13 @@ export class Matcher {
       const before = fixed(pattern.elements[index - 1]);
       const after = best.element.most === 1 ? fixed(pattern.elements[index + 1]) : null;
       const entry = { pattern, owner, offset, before, after };
-      for (const id of best.element.words?.keys() ?? []) push(this.byWord, id, entry);
+      for (const id of best.element.words?.keys() ?? []) {
+        if (isLiteral(after)) {
+          for (const next of after.words?.keys() ?? []) pushPair(this.byNext, id, next, entry);
+        } else if (isLiteral(before)) {
+          for (const one of before.words?.keys() ?? []) pushPair(this.byPrevious, one, id, entry);
+        } else push(this.byWord, id, entry);
+      }
       return;
     }
     const first = pattern.elements.find(({ edge }) => !edge);
@@ -83,9 +96,19 @@ export class Matcher {
   /** Every match, with the number of its owner, in the order of the places. */
   match(syntax: Syntax, found: (owner: number, match: Match) => void): void {
     const { words, tags } = syntax;
+    let id = 0;
+    let next = words[0]?.id ?? 0;
     for (let at = 0; at < words.length; at++) {
-      const id = words[at]?.id ?? 0;
-      if (id > 0) this.tryAll(this.byWord[id], syntax, at, found);
+      const previous = id;
+      id = next;
+      next = words[at + 1]?.id ?? 0;
+      if (id > 0) {
+        if (next > 0) this.tryAll(this.byNext.get(id * PAIR_SPACE + next), syntax, at, found);
+        if (previous > 0) {
+          this.tryAll(this.byPrevious.get(previous * PAIR_SPACE + id), syntax, at, found);
+        }
+        this.tryAll(this.byWord[id], syntax, at, found);
+      }
       this.tryAll(this.byTag[tags[at] ?? 0], syntax, at, found);
     }
   }
@@ -171,6 +194,21 @@ function unitFits({ words, tags, negated }: Element, at: number, syntax: Syntax)
     fits = part !== undefined && (part === null || part[tag] === 1);
   }
   return fits !== negated;
+}
+
+/** Whether an element is words and nothing else. */
+function isLiteral(element: Element | null): element is Element {
+  return element !== null && element.words !== null && !element.tags && !element.negated;
+}
+
+/** Keeps keys small whole numbers; two pairs of the same key would only be tried for nothing. */
+const PAIR_SPACE = 1 << 15;
+
+function pushPair(index: Map<number, Entry[]>, first: number, second: number, entry: Entry): void {
+  const key = first * PAIR_SPACE + second;
+  const entries = index.get(key);
+  if (entries) entries.push(entry);
+  else index.set(key, [entry]);
 }
 
 function push(index: (Entry[] | undefined)[], key: number, entry: Entry): void {

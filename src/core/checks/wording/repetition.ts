@@ -1,11 +1,13 @@
 import type { AnalysedBlock, Language } from "../../language/analysis.ts";
+import { CODE, QUOTED } from "../../language/syntax.ts";
 import { TAG, TAG_SETS } from "../../language/tag-sets.ts";
 import type { Check, Fact, Finding, PlacedFact } from "../check.ts";
 
 /** A content word with its base form and its place in the count of words. */
 interface ContentWord extends Fact {
   lemma: string;
-  word: string;
+  /** Of the block it stands in. */
+  text: string;
   /** Words of the block before it. */
   at: number;
   quoted: boolean;
@@ -30,6 +32,7 @@ function findContentWords(block: AnalysedBlock, { words: table }: Language): Con
   const syntax = block.syntax();
   if (!syntax || !["paragraph", "item", "quote", "note"].includes(block.kind)) return [];
   const found: ContentWord[] = [];
+  const { text } = block;
   let at = 0;
   for (let unit = 0; unit < syntax.words.length; unit++) {
     const tag = syntax.tags[unit] ?? 0;
@@ -40,15 +43,19 @@ function findContentWords(block: AnalysedBlock, { words: table }: Language): Con
     const verb = TAG_SETS.VERB[tag] === 1;
     if (!noun && !verb && !TAG_SETS.ADJ[tag] && tag !== TAG.RB) continue;
     if (word.frequency > TOO_COMMON || word.frequency === 0) continue;
-    if (!/^[a-z]{4,}$/.test(word.form) || (syntax.places[unit] ?? 0) & 4) continue;
+    if (!word.plain || (syntax.places[unit] ?? 0) & CODE) continue;
     const { frequency } = word;
     const lemma = noun ? table.noun(word.form) : verb ? table.verb(word.form) : word.form;
-    const { from, to } = syntax.units[unit] ?? { from: 0, to: 0 };
-    const quoted = ((syntax.places[unit] ?? 0) & 1) !== 0;
-    found.push({ from, to, lemma, word: block.text.slice(from, to), at, quoted, noun, frequency });
+    const { from, to } = syntax.units[unit] ?? NOWHERE;
+    const quoted = ((syntax.places[unit] ?? 0) & QUOTED) !== 0;
+    found.push({ from, to, lemma, text, at, quoted, noun, frequency });
   }
   return found;
 }
+
+const NOWHERE = { from: 0, to: 0 };
+
+const asWritten = ({ text, from, to }: ContentWord) => text.slice(from, to);
 
 /** log2 of the count in 50 million words: "time", "good" and "know" lie above it. */
 const TOO_COMMON = 14.2;
@@ -85,7 +92,7 @@ export const closeRepetition: Check<ContentWord> = {
         block,
         from: fact.from,
         to: fact.to,
-        reason: `“${before.fact.word}” stands ${apart} words before. G shows the places, M other words.`,
+        reason: `“${asWritten(before.fact)}” stands ${apart} words before. G shows the places, M other words.`,
         group: `wording/close-repetition:${fact.lemma}`,
       });
     }
@@ -125,7 +132,7 @@ export const overusedWord: Check<ContentWord> = {
         block,
         from: fact.from,
         to: fact.to,
-        reason: `“${fact.word}” is used ${count} times, far more often than usual.`,
+        reason: `“${asWritten(fact)}” is used ${count} times, far more often than usual.`,
         group: `wording/overused-word:${fact.lemma}`,
         follows: seen.has(fact.lemma),
       });
