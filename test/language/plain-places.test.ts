@@ -36,6 +36,9 @@ describe("places that need no model", () => {
     ["They are in the tower.", "they"],
     ["They left the house.", "they"],
     ["They saw Will there.", "will"],
+    ["The tide thus turns at noon.", "thus"],
+    ["They left, thus further from home.", "thus"],
+    ["The boats of the head are three.", "three"],
   ];
   for (const [sentence, word] of right) {
     test(`“${word}” in: ${sentence}`, () => {
@@ -52,6 +55,8 @@ describe("places that need no model", () => {
     ["The tide was higher that the wall.", "that"],
     ["They want to by the boat.", "by"],
     ["He said its late.", "its"],
+    ["It was handled in most cases will understanding.", "will"],
+    ["They went over three.", "three"],
     ["They went will the keeper.", "will"],
     ["The head off the crew left.", "off"],
     ["He said than it was late.", "than"],

@@ -96,6 +96,8 @@ export function isPlainWord(syntax: Syntax, at: number): boolean {
   if (told?.(syntax, at)) return true;
   const plain = PLAIN.get(form);
   if (!plain) return false;
+  // "In most cases will understanding": to the tagger any word after "will" is a verb.
+  if (form === "will" && NO_BASE.test(words[at + 1]?.form ?? "")) return false;
   if (plain.after && plain.after[next] !== 1) return false;
   if (!plain.before) return true;
   return at > (sentenceFrom[at] ?? 0) && plain.before[tags[at - 1] ?? 0] === 1;
@@ -110,6 +112,7 @@ const TOLD = new Map<string, (syntax: Syntax, at: number) => boolean>([
   ["they", hasItsVerb],
   ["too", standsAfterSubject],
   ["thus", opensClause],
+  ["three", isCounted],
 ]);
 
 /** "Will the office face it?", "will soon resolve it", "will you?": a plain verb later on, or a tag. */
@@ -169,17 +172,32 @@ function hasItsVerb({ words, tags, sentenceFrom }: Syntax, at: number): boolean 
   return next === TAG.VB ? AFTER_BASE[after] === 1 : FINITE[next] === 1 && AFTER_PAST[after] === 1;
 }
 
+/** Endings that plain verbs seldom have. */
+const NO_BASE = /(?:[^s]s|[a-z]{3}ing|[^e]ed)$/;
+
+/** "When they are three,", "if he has three.": a number that ends its clause. */
+function isCounted({ words, tags }: Syntax, at: number): boolean {
+  const counted = /^(?:is|are|was|were|be|been|has|have|had|only|all)$/;
+  return TAG_SETS.STOP[tags[at + 1] ?? 0] === 1 && counted.test(words[at - 1]?.form ?? "");
+}
+
 /** "The keepers too have left", "they chose too not to go". */
 function standsAfterSubject({ tags }: Syntax, at: number): boolean {
   const next = tags[at + 1] ?? 0;
   return TAG_SETS.NOMINAL[tags[at - 1] ?? 0] === 1 && (FINITE[next] === 1 || next === TAG.NOT);
 }
 
-/** "Thus it was", "thus was made the first lamp", "it goes thus:". */
+const HAS_SUBJECT = tagSet("NN", "NNS", "NNP", "NNPS", "PPS", "PPSS", "PN", "CD");
+const PARTS = tagSet(",", ":", "CC");
+
+/** "The tide thus turns", ", thus further", "thus it was", "thus was made the first lamp", "it goes thus:". */
 function opensClause({ words, tags }: Syntax, at: number): boolean {
   const next = tags[at + 1] ?? 0;
   const be = /^(?:is|are|was|were)$/.test(words[at + 1]?.form ?? "");
   if (be && tags[at + 2] === TAG.VBN) return true;
+  const verb = FINITE[next] === 1 || TAG_SETS.ADV[next] === 1;
+  if (verb && HAS_SUBJECT[tags[at - 1] ?? 0]) return true;
+  if ((TAG_SETS.ADV[next] || next === TAG.IN) && PARTS[tags[at - 1] ?? 0]) return true;
   return next === TAG.PPS || next === TAG.PPSS || next === TAG[":"];
 }
 
