@@ -82,11 +82,36 @@ const LEFT_ALONE = [
   "Hence the name, and of course the boat.",
   "What the two keepers point to is an old lamp, and the data in there is worn.",
   "The marks that have meaning on a chart are few.",
+  "The rope (a thick one, approx.) held, and the float (see p. 4.) was lost.",
+  "They left the gauge (Ada Rusk had the key) and went home, as the clerk (Mr. Hale) did.",
   "Send Form B to the office, and ask for Will Rusk.",
 ];
 
 /** A slip, and what the first correction makes of it. */
 const MENDED: [wrong: string, right: string][] = [
+  [
+    "The lamp had gone out in the storm (The keeper knew it.) They lit another.",
+    "The lamp had gone out in the storm. (The keeper knew it.) They lit another.",
+  ],
+  [
+    "(1) They read the gauge. (2) They sign the log (3) They send the copy home.",
+    "(1) They read the gauge. (2) They sign the log. (3) They send the copy home.",
+  ],
+  [
+    "The drift was small (to the eye) Its growth was steady all summer.",
+    "The drift was small (to the eye). Its growth was steady all summer.",
+  ],
+  ["They came in on the 13th. he was late.", "They came in on the 13th. He was late."],
+  ["(The door was not shut.) he left at noon.", "(The door was not shut.) He left at noon."],
+  ["They saw two boats. it's a long way home.", "They saw two boats. It's a long way home."],
+  [
+    "The hours are in Table 1. great care was taken.",
+    "The hours are in Table 1. Great care was taken.",
+  ],
+  [
+    "They asked Emmanuela. as more boats came in, she left.",
+    "They asked Emmanuela. As more boats came in, she left.",
+  ],
   [
     "The drift is cancelled by the float (see above) The gauge then reads the tide.",
     "The drift is cancelled by the float (see above). The gauge then reads the tide.",

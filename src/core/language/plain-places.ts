@@ -113,6 +113,7 @@ const TOLD = new Map<string, (syntax: Syntax, at: number) => boolean>([
   ["too", standsAfterSubject],
   ["thus", opensClause],
   ["three", isCounted],
+  ["witch", ({ words }, at) => /^(?:doctors?|hunts?|craft)$/.test(words[at + 1]?.form ?? "")],
 ]);
 
 /** "Will the office face it?", "will soon resolve it", "will you?": a plain verb later on, or a tag. */
@@ -175,8 +176,10 @@ function hasItsVerb({ words, tags, sentenceFrom }: Syntax, at: number): boolean 
 /** Endings that plain verbs seldom have. */
 const NO_BASE = /(?:[^s]s|[a-z]{3}ing|[^e]ed)$/;
 
-/** "When they are three,", "if he has three.": a number that ends its clause. */
+/** "When they are three,", "if he has three.": a number that ends its clause; "of the boats, three were". */
 function isCounted({ words, tags }: Syntax, at: number): boolean {
+  const next = words[at + 1]?.form ?? "";
+  if (words[at - 1]?.form === "," && /^(?:are|were|have)$/.test(next)) return true;
   const counted = /^(?:is|are|was|were|be|been|has|have|had|only|all)$/;
   return TAG_SETS.STOP[tags[at + 1] ?? 0] === 1 && counted.test(words[at - 1]?.form ?? "");
 }

@@ -120,16 +120,22 @@ function opensParagraph({ words, tags, text }: Syntax, sentences: number): boole
 }
 
 /** A sentence alone in its paragraph, too long for a note, that does not begin with its verb. */
-function isLongSentence({ words, tags, places }: Syntax): boolean {
+function isLongSentence({ words, tags, places, verbGroups }: Syntax): boolean {
+  const [first] = words;
+  if (words.length <= LONG_NOTE || places.includes(CODE) || !first) return false;
   const verb = TAG_SETS.VERB[tags[0] ?? 0] === 1 && tags[0] !== TAG.VBG;
-  return (
-    words.length > LONG_NOTE &&
-    !verb &&
-    (words[0]?.frequency ?? 0) > COMMON &&
-    !places.includes(CODE)
-  );
+  if (!verb && first.frequency > COMMON) return true;
+  // Longer still, it may begin with a rarer word, or tell somebody what to do.
+  const told = verb && TAKES[tags[1] ?? 0] === 1;
+  const finite = verbGroups.some((one) => one.finite > 0);
+  const known = first.traits !== 0 && first.frequency > SELDOM && !GOES_ON.test(first.form);
+  return words.length > LONG_SENTENCE && known && finite && (!verb || told);
 }
 const LONG_NOTE = 10;
+const LONG_SENTENCE = 15;
+/** log2 of a word's count: rarer ones are seldom met in running text. */
+const SELDOM = 6;
+const TAKES = tagSet("DT", "PRP$", "PPO", "NNS", "IN", "RB");
 
 const ASKS = new Set("do does did is are was were has have can could will would should".split(" "));
 

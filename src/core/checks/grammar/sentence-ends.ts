@@ -207,6 +207,8 @@ export const finalMark = markCheck({
       found.push({ ...withStop(syntax, unit), unsure: true });
     }
     for (const unit of beforeNumberedItem(syntax)) found.push(withStop(syntax, unit));
+    for (const unit of beforeBracket(syntax))
+      found.push({ ...withStop(syntax, unit), unsure: true });
     const last = units.length - 1;
     const unit = units[last];
     if (!unit) return found;
@@ -296,7 +298,8 @@ function beforeSpeech(syntax: Syntax): number[] {
     const infinitive = tags[unit] === TAG.VB && tags[unit - 1] === TAG.TO;
     if (TAG_SETS.VERB[tags[unit] ?? 0] && tags[unit] !== TAG.VBD && !infinitive) continue;
     const quoted = /^(["“])([^"“”]+)["”]/.exec(text.slice(open.from))?.[2] ?? "";
-    if (!/[.?!,—]$/.test(quoted) || quoted.split(" ").length < LEAST_SPOKEN) continue;
+    const least = /[?!]$/.test(quoted) ? 1 : quoted.endsWith(",") ? 2 : LEAST_SPOKEN;
+    if (!/[.?!,—]$/.test(quoted) || quoted.split(" ").length < least) continue;
     // A title has capitals throughout.
     const small = quoted.match(/ \p{Ll}/gu)?.length ?? 0;
     if (small * 2 < quoted.split(" ").length - 1) continue;
@@ -310,13 +313,25 @@ function beforeSpeech(syntax: Syntax): number[] {
 function beforeNumberedItem({ text, units }: Syntax): number[] {
   if (!/\d\) \p{Lu}/u.test(text)) return [];
   const ended = new Set<number>();
-  for (const [, number] of text.matchAll(/(?:^|[.?!]["”]? )(\d{1,2})\) \p{Lu}/gu)) {
+  for (const [, number] of text.matchAll(/(?:^|[.?!]["”]? )\(?(\d{1,2})\) \p{Lu}/gu)) {
     ended.add(Number(number));
   }
-  return [...text.matchAll(/\p{Ll} (?=(\d{1,2})\) \p{Lu})/gu)].flatMap(({ index, 1: number }) => {
-    const before = Number(number) - 1;
+  return [...text.matchAll(/\p{Ll} (?=\(?(\d{1,2})\) \p{Lu})/gu)].flatMap(
+    ({ index, 1: number }) => {
+      const before = Number(number) - 1;
+      const unit = units.findIndex(({ to }) => to === index + 1);
+      return unit > 0 && (ended.has(before) || ended.has(before + 2)) ? [unit] : [];
+    },
+  );
+}
+
+/** "It was lost (The keeper had the key.)": units right before a bracket that holds a sentence of its own. */
+function beforeBracket({ text, units }: Syntax): number[] {
+  if (!/\p{Ll} \(["“]?\p{Lu}/u.test(text)) return [];
+  const sentences = text.matchAll(/\p{Ll} (?=\(["“]?\p{Lu}\p{Ll}*[ ’'][^()]*\p{Ll}[.?!]["”]?\))/gu);
+  return [...sentences].flatMap(({ index }) => {
     const unit = units.findIndex(({ to }) => to === index + 1);
-    return unit > 0 && (ended.has(before) || ended.has(before + 2)) ? [unit] : [];
+    return unit > 0 ? [unit] : [];
   });
 }
 
@@ -354,7 +369,9 @@ function isMissingStop(syntax: Syntax, unit: number): boolean {
   if (!opensSentence(syntax, next, opener)) return false;
   const before = written(syntax, unit);
   const strict = STRICT_OPENERS.test(opener) || isAdverb(syntax, next);
-  const capital = strict && (before === ")" || /^\p{Lu}\p{Ll}+$/u.test(before));
+  const capital =
+    (strict && /^\p{Lu}\p{Ll}+$/u.test(before)) ||
+    (before === ")" && (strict || OPENERS.has(opener)));
   if (
     !(capital || /^[\p{Ll}\d][\p{L}\d]+$/u.test(before)) ||
     text.slice(units[unit]?.to ?? 0, units[next]?.from ?? 0) !== " "
@@ -459,7 +476,7 @@ function opensSentence(syntax: Syntax, unit: number, opener: string): boolean {
 
 /** Words that open a sentence and are capitalised for nothing else. */
 const OPENERS = new Set(
-  "The This That These Those It He She They We You There If When While Although Because However But And His Her Their Our My Its In At On For As After Before Since No Some Many One Each Another What Who How Why Where A An".split(
+  "Thus Then Here Now Yet The This That These Those It He She They We You There If When While Although Because However But And His Her Their Our My Its In At On For As After Before Since No Some Many One Each Another What Who How Why Where A An".split(
     " ",
   ),
 );

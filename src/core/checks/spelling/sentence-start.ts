@@ -42,9 +42,12 @@ function examine({ kind, text, tokens, spans }: AnalysedBlock, { lexicon }: Lang
   for (const [index, stop] of tokens.entries()) {
     if (stop.to - stop.from !== 1 || text.charCodeAt(stop.from) !== FULL_STOP) continue;
     const before = tokens[index - 1];
-    const after = tokens[index + 1];
+    // "(It was shut.) they left": what follows the bracket.
+    const bracketed = text[stop.to] === ")" && tokens[index + 1]?.from === stop.to;
+    const after = tokens[bracketed ? index + 2 : index + 1];
     if (before?.to !== stop.from || after?.kind !== "word") continue;
-    if (!/^\s+$/.test(text.slice(stop.to, after.from))) continue;
+    if (!/^\s+$/.test(text.slice(bracketed ? stop.to + 1 : stop.to, after.from))) continue;
+    if (bracketed && !closesSentence(text, stop.to)) continue;
     // What stands in brackets closes with its last word.
     const closes = text[before.from] === ")" && index > CLOSING_FROM;
     const last = closes ? tokens[index - 2] : before;
@@ -52,22 +55,32 @@ function examine({ kind, text, tokens, spans }: AnalysedBlock, { lexicon }: Lang
     const ended = text.slice(last.from, last.to);
     const begun = text.slice(after.from, after.to);
     if (
-      !/^(?:(?:Mc|Mac)?\p{L}\p{Ll}*(?:[-'’]\p{L}\p{Ll}*)*|\d+(?:[.,]\d+)*['’]?s?)$/u.test(ended) ||
+      !/^(?:(?:Mc|Mac)?\p{L}\p{Ll}*(?:[-'’]\p{L}\p{Ll}*)*|\d+(?:[.,]\d+)*(?:['’]?s|st|nd|rd|th)?)$/u.test(
+        ended,
+      ) ||
       (ended.length < 2 && (index < CLOSING_FROM || !/\d/.test(ended))) ||
       !/^\p{Ll}[\p{Ll}'’-]*$/u.test(begun)
     )
       continue;
     const lower = ended.toLowerCase();
-    if (ABBREVIATIONS.has(lower) || BEFORE_NAME.has(lower)) continue;
+    // "the 100-lb. mark"
+    const end = lower.slice(lower.lastIndexOf("-") + 1);
+    if (ABBREVIATIONS.has(end) || BEFORE_NAME.has(end)) continue;
     // Short or capitalised, it may be an abbreviation: only a word that opens sentences tells.
     const plain =
-      SHORT_WORDS.has(ended) || (ended === lower && ended.length >= LONG) || isFigure(ended, index);
+      SHORT_WORDS.has(ended) ||
+      (ended === lower && ended.length >= LONG) ||
+      isFigure(ended, index) ||
+      (/^\d$/.test(ended) && NUMBERED.test(text.slice(0, last.from)));
+    const mixed = ended !== ended.toUpperCase();
     const whole =
-      ended.length >= LONG_NAME && ended !== ended.toUpperCase() && (known(ended) || known(lower));
+      (ended.length >= LONG_NAME && mixed && (known(ended) || known(lower))) ||
+      (ended.length >= LONG && mixed && /[aeiou].*[aeiou]/i.test(ended));
     const doubtful = !plain && !whole && (ended.length < 3 || ended !== lower || !known(ended));
-    if (doubtful && !OPENERS.has(begun)) continue;
+    if (doubtful && !OPENERS.has(begun.replace(/['’].*$/, ""))) continue;
     const long = begun.length >= LONG && lexicon.varieties(begun) !== 0;
-    if (!(long || known(begun)) || lexicon.traits(ended) & ABBREVIATION) continue;
+    const word = begun.replace(/['’](?:s|re|ve|ll|d|m)$/, "");
+    if (!(long || known(word)) || lexicon.traits(ended) & ABBREVIATION) continue;
     if (
       spans.some((span) => span.kind === "code" && after.from >= span.from && after.from < span.to)
     ) {
@@ -81,7 +94,7 @@ function examine({ kind, text, tokens, spans }: AnalysedBlock, { lexicon }: Lang
 const FULL_STOP = 46;
 
 /** Words of two letters that are short for nothing. */
-const SHORT_WORDS = new Set("it up us me do so we he is be go by to".split(" "));
+const SHORT_WORDS = new Set("it up us me do so we he is be go by to on my".split(" "));
 /** Letters from which on a word in small letters is no abbreviation and no ending of a file's name. */
 const LONG = 7;
 
@@ -90,14 +103,24 @@ const LONG_NAME = 4;
 
 /** A year or another number inside a text, not a line's own number. */
 const isFigure = (ended: string, index: number) =>
-  index > CLOSING_FROM && /^\d{2,4}$|^\d+\.\d+$|^\d{1,3}(?:,\d{3})+$/.test(ended);
+  index > CLOSING_FROM &&
+  /^\d{2,4}$|^\d+\.\d+$|^\d{1,3}(?:,\d{3})+$|^\d+(?:st|nd|rd|th)$/.test(ended);
+
+/** "as in Table 1." */
+const NUMBERED = /(?:table|figure|chapter|part|section|appendix|number|page) $/i;
+
+/** Whether the bracket that closes here opened with a capital, as a sentence of its own. */
+function closesSentence(text: string, bracket: number): boolean {
+  const opening = text.lastIndexOf("(", bracket);
+  return opening >= 0 && /^\(["“]?\p{Lu}\p{Ll}*[ ,’']/u.test(text.slice(opening));
+}
 
 /** The first tokens of a block may be its number: "(a). the", "1. the". */
 const CLOSING_FROM = 6;
 
 /** Words that seldom follow an abbreviation inside a sentence. */
 const OPENERS = new Set(
-  "the this that these those it he she they we you there if when while although because however but his her their our my its since what who how why where will does did has have was were is are moreover furthermore such no many some with certainly like finally even then upon after before soon later still once very".split(
+  "all the this that these those it he she they we you there if when while although because however but his her their our my its since what who how why where will does did has have was were is are moreover furthermore such no many some with certainly like finally even then upon after before soon later still once very".split(
     " ",
   ),
 );
