@@ -90,6 +90,15 @@ const LEFT_ALONE = [
 /** A slip, and what the first correction makes of it. */
 const MENDED: [wrong: string, right: string][] = [
   [
+    "They met the clerk for whom she have kept the log over the years.",
+    "They met the clerk for whom she has kept the log over the years.",
+  ],
+  ["It was night, and there were no sound.", "It was night, and there was no sound."],
+  [
+    "The usual pattern of the winter tides have limited most of them to the bay.",
+    "The usual pattern of the winter tides has limited most of them to the bay.",
+  ],
+  [
     "The lamp had gone out in the storm (The keeper knew it.) They lit another.",
     "The lamp had gone out in the storm. (The keeper knew it.) They lit another.",
   ],

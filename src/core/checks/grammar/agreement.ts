@@ -73,8 +73,14 @@ export const agreement = markCheck({
 /** How far ahead the model must have the other number where the phrases show one as well. */
 const CLEAR = 2.5;
 
-/** The same where the phrases show another subject far from the verb. */
+/** The same where the phrases show another subject far from the verb, or the subject is a word no list has. */
 const FAR_CLEAR = 4;
+/** The same where the verb may be a noun that has its own verb later on. */
+const NOUN_CLEAR = 9;
+/** The same after a name that may be a plural. */
+const NAME_CLEAR = 6;
+/** The same after "there". */
+const THERE_CLEAR = 3;
 
 /** The model is not believed where the phrases show a subject of the verb's number; where they show none, by half. */
 function mayDisagree(syntax: Syntax, verb: VerbGroup, best: number, margin: number): boolean {
@@ -94,7 +100,11 @@ function mayDisagree(syntax: Syntax, verb: VerbGroup, best: number, margin: numb
   const subject = subjectOf(syntax, verb);
   // "There is a lot of them": told by a check of its own.
   const sum = subject !== null && SUMS.test(words[subject.group.head]?.form ?? "");
-  if (before === "there" && (subject?.number === "unknown" || sum)) return false;
+  if (before === "there" && sum) return false;
+  if (before === "there" && subject?.number === "unknown") {
+    // "There were no sound": one thing, to the model as to the tagger.
+    return best === 0 && margin > THERE_CLEAR && tags[subject.group.head] === TAG.NN;
+  }
   // "That boats leave at noon is known", "what he saw was": a clause is the subject.
   if (!subject) return !CLAUSE_OPENERS.has(words[syntax.sentenceFrom[unit] ?? 0]?.form ?? "");
   const { head } = subject.group;
@@ -106,21 +116,29 @@ function mayDisagree(syntax: Syntax, verb: VerbGroup, best: number, margin: numb
   }
   // "if the target commit already has": a noun, with the verb after it.
   const base = tags[unit] === TAG.VB;
-  const nominal = base && ((words[unit]?.traits ?? 0) & NOUN) !== 0;
-  if (nominal && !takesObject(syntax, unit) && hasVerbWithin(syntax, unit, NOUN_REACH))
+  const auxiliary = PLURAL_FORMS.has(words[unit]?.form ?? "");
+  const nominal = base && !auxiliary && ((words[unit]?.traits ?? 0) & NOUN) !== 0;
+  if (
+    nominal &&
+    margin < NOUN_CLEAR &&
+    !takesObject(syntax, unit) &&
+    hasVerbWithin(syntax, unit, NOUN_REACH)
+  )
     return false;
   if ((places[head] ?? 0) & CODE || isIdentifier(written(syntax, head))) return false;
   const name = TAG_SETS.NAME[tags[head] ?? 0] === 1;
   // One person takes a singular verb; of several, or of a firm, nothing is sure.
   const several = tags[head] === TAG.NNPS && words[subject.group.from]?.form === "the";
   if (name && several) return best === 1;
-  if (name)
-    return best === 0 && tags[head] === TAG.NNP && words[subject.group.from - 1]?.form !== "and";
+  const joined = words[subject.group.from - 1]?.form === "and";
+  if (name && joined) return best === 1 && subject.number === "plural" && margin > CLEAR;
+  if (name) return best === 0 && (tags[head] === TAG.NNP || margin > NAME_CLEAR);
   // A word no list has may be the name of one thing; "a vine-grown gate-post" is none.
   const known =
     (words[head]?.traits ?? 0) !== 0 || /^\p{Ll}+-\p{Ll}+$/u.test(written(syntax, head));
   const functional = subject.group.pronoun || tags[head] === TAG.DT || TAG_SETS.WH[tags[head] ?? 0];
-  if (!known && !functional) return false;
+  const shown = best === 0 ? !/s$/.test(words[head]?.form ?? "s") : tags[head] === TAG.NNS;
+  if (!known && !functional && !(shown && margin > FAR_CLEAR)) return false;
   // "this configure option": a word before a noun.
   if (tags[head] === TAG.DT && base && TAG_SETS.NOUN[tags[unit + 1] ?? 0]) return false;
   // Over a distance the phrases are no surer than the model: "a plan to buy boats and ropes were".
