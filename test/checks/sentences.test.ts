@@ -84,6 +84,7 @@ const LEFT_ALONE = [
   "The marks that have meaning on a chart are few.",
   "The rope (a thick one, approx.) held, and the float (see p. 4.) was lost.",
   "They left the gauge (Ada Rusk had the key) and went home, as the clerk (Mr. Hale) did.",
+  "Later the play would be called Welcome To Our Head, and it was sent home.",
   "Send Form B to the office, and ask for Will Rusk.",
 ];
 

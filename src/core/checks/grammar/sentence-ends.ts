@@ -201,6 +201,8 @@ export const finalMark = markCheck({
     for (const { from, sure } of better) {
       const unit = from - 1;
       if (found.some((one) => one.from === unit)) continue;
+      // "… would be called Welcome To Our City": a title.
+      if (TITLE.test(text.slice(units[from]?.from))) continue;
       found.push({ ...withStop(syntax, unit), unsure: !sure });
     }
     for (const unit of beforeSpeech(syntax)) {
@@ -223,6 +225,10 @@ export const finalMark = markCheck({
 function isClear(better: readonly Better[], unit: number): boolean {
   return better.some(({ from, margin }) => from === unit && margin > CLEAR);
 }
+
+/** A little word with a capital within a title's. */
+const TITLE =
+  /^\p{Lu}\S* (?:\p{Lu}\S* ){0,2}(?:To|Of|Our|Your|My|Not|And|Or|In|For|With|The|Have|Shall|On|At|By|From|Is|Are)\b/u;
 
 /** How far ahead the model must have the stop where the words around it speak for one as well. */
 const CLEAR = 2.5;
