@@ -310,9 +310,8 @@ function accuracy(bytes: Buffer): string {
       at += word.length + 1;
       return { from, to: from + word.length };
     });
-    for (const [index, tag] of tagger
-      .tag(tagger.read(text, units), units, new Set([0]))
-      .entries()) {
+    const told = tagger.tag(text, units, new Set([0]));
+    for (const [index, tag] of told.tags.entries()) {
       all++;
       if (tag === tags[index]) right++;
     }

@@ -76,7 +76,6 @@ function take(sentences: string[], sentence: string): void {
 /** The phrases of one sentence that stands alone. */
 export function readSentence(text: string, { tagger, words }: Language): Syntax {
   const units = unitsOf(text, tokenise(text));
-  const read = tagger.read(text, units);
-  const tags = tagger.tag(read, units, new Set([0]));
+  const { words: read, tags } = tagger.tag(text, units, new Set([0]));
   return syntaxOf(text, units, words.read(read), tags, [{ from: 0, to: text.length }], []);
 }

@@ -12,11 +12,8 @@ const { tagger } = loadLanguage();
 
 function tagged(text: string): string[] {
   const units = unitsOf(text, tokenise(text));
-  const tags = tagger.tag(
-    tagger.read(text, units),
-    units,
-    new Set(splitSentences(text).map(({ from }) => from)),
-  );
+  const opens = new Set(splitSentences(text).map(({ from }) => from));
+  const { tags } = tagger.tag(text, units, opens);
   return units.map(({ from, to }, index) => `${text.slice(from, to)}/${TAGS[tags[index] ?? 0]}`);
 }
 
@@ -117,11 +114,7 @@ describe("the tagger", () => {
       .filter(({ part }) => part === "test")
       .slice(0, 8)) {
       for (const { text, sentences, tokens } of blocks) {
-        const tags = tagger.tag(
-          tagger.read(text, tokens),
-          tokens,
-          new Set(sentences.map(({ from }) => from)),
-        );
+        const { tags } = tagger.tag(text, tokens, new Set(sentences.map(({ from }) => from)));
         all += tokens.length;
         right += tokens.filter(({ tag }, index) => TAGS[tags[index] ?? 0] === tag).length;
       }

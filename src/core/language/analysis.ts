@@ -76,8 +76,8 @@ export function analyse(
   const words = { kind, text, tokens, sentences, unusual, spans };
   if (kind === "code") return { ...words, units: [], tags: NO_TAGS, syntax: () => null };
   const units = unitsOf(text, tokens);
-  const read = tagger.read(text, units);
-  const tags = tagger.tag(read, units, new Set(sentences.map(({ from }) => from)));
+  const opens = new Set(sentences.map(({ from }) => from));
+  const { words: read, tags } = tagger.tag(text, units, opens);
   let phrases: Syntax | null = null;
   const syntax = () => {
     phrases ??= syntaxOf(text, units, table.read(read), tags, sentences, spans);

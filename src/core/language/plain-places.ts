@@ -149,13 +149,14 @@ function followsSooner({ words, sentenceFrom }: Syntax, at: number): boolean {
   return false;
 }
 
+const IS = /^(?:is|are|was|were)$/;
 const INTRODUCED =
   /^(?:is|are|was|were|has|have|had|'s|will|would|can|could|may|might|must|should|having|being|be|seems?|seemed|remains?|remained|exists?|existed|comes?|came|stands?|stood|lies|lay|appears?|appeared|follows?|followed)$/;
 
 /** "There is", "are there boats?", "there having been a storm". */
 function introduces({ words, sentenceFrom }: Syntax, at: number): boolean {
   if (INTRODUCED.test(words[at + 1]?.form ?? "")) return true;
-  return at - 1 === sentenceFrom[at] && /^(?:is|are|was|were)$/.test(words[at - 1]?.form ?? "");
+  return at - 1 === sentenceFrom[at] && IS.test(words[at - 1]?.form ?? "");
 }
 
 const OWN_VERBS = new Set("are were have had do did 've 're 'll".split(" "));
@@ -180,9 +181,9 @@ const NO_BASE = /(?:[^s]s|[a-z]{3}ing|[^e]ed)$/;
 function isCounted({ words, tags }: Syntax, at: number): boolean {
   const next = words[at + 1]?.form ?? "";
   if (words[at - 1]?.form === "," && /^(?:are|were|have)$/.test(next)) return true;
-  const counted = /^(?:is|are|was|were|be|been|has|have|had|only|all)$/;
-  return TAG_SETS.STOP[tags[at + 1] ?? 0] === 1 && counted.test(words[at - 1]?.form ?? "");
+  return TAG_SETS.STOP[tags[at + 1] ?? 0] === 1 && COUNTED.test(words[at - 1]?.form ?? "");
 }
+const COUNTED = /^(?:is|are|was|were|be|been|has|have|had|only|all)$/;
 
 /** "The keepers too have left", "they chose too not to go". */
 function standsAfterSubject({ tags }: Syntax, at: number): boolean {
@@ -196,8 +197,7 @@ const PARTS = tagSet(",", ":", "CC");
 /** "The tide thus turns", ", thus further", "thus it was", "thus was made the first lamp", "it goes thus:". */
 function opensClause({ words, tags }: Syntax, at: number): boolean {
   const next = tags[at + 1] ?? 0;
-  const be = /^(?:is|are|was|were)$/.test(words[at + 1]?.form ?? "");
-  if (be && tags[at + 2] === TAG.VBN) return true;
+  if (IS.test(words[at + 1]?.form ?? "") && tags[at + 2] === TAG.VBN) return true;
   const verb = FINITE[next] === 1 || TAG_SETS.ADV[next] === 1;
   if (verb && HAS_SUBJECT[tags[at - 1] ?? 0]) return true;
   if ((TAG_SETS.ADV[next] || next === TAG.IN) && PARTS[tags[at - 1] ?? 0]) return true;

@@ -9,6 +9,7 @@ import {
   clauseFeatures,
   groupFeatures,
   nearFeatures,
+  unitBefore,
   verbFeatures,
   wideFeatures,
 } from "./slots.ts";
@@ -247,8 +248,7 @@ function isGoverned(syntax: Syntax, at: number, tag: number): boolean {
   const word = words[at];
   if (!word || (!verb && (word.traits & VERB) === 0) || word.form.startsWith("'")) return false;
   const start = syntax.sentenceFrom[at] ?? 0;
-  let before = at - 1;
-  while (before >= start && (TAG_SETS.ADV[tags[before] ?? 0] || tags[before] === TAG.NOT)) before--;
+  const before = unitBefore(syntax, at);
   if (before < start) return false;
   const governor = tags[before] ?? 0;
   if (governor === TAG.MD || governor === TAG.TO) return tag !== TAG.NN || governor === TAG.MD;

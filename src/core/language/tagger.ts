@@ -232,21 +232,17 @@ export class Tagger {
     }
   }
 
-  /** The words of a text's units, for `tag`. */
-  read(text: string, units: readonly Unit[]): TaggedWord[] {
-    if (this.words.size >= MAX_REMEMBERED) this.forget();
-    return units.map(({ from, to }) => this.describe(text.slice(from, to)));
-  }
-
   /**
-   * The tag of every unit, as indexes into TAGS; `opens` are the places where a unit begins a
-   * sentence. The words are those of the units, read just now.
+   * The words of a text's units and the tag of each, as indexes into TAGS; `opens` are the places
+   * where a unit begins a sentence.
    */
   tag(
-    words: readonly TaggedWord[],
+    text: string,
     units: readonly Unit[],
     opens: ReadonlySet<number>,
-  ): Uint8Array {
+  ): { words: TaggedWord[]; tags: Uint8Array } {
+    if (this.words.size >= MAX_REMEMBERED) this.forget();
+    const words = units.map(({ from, to }) => this.describe(text.slice(from, to)));
     const tags = new Uint8Array(units.length);
     const scores = new Int32Array(TAG_COUNT);
     const joint = new Int32Array(JOINT_FEATURES);
@@ -300,7 +296,7 @@ export class Tagger {
       beforeLast = last;
       last = best;
     }
-    return tags;
+    return { words, tags };
   }
 
   private describe(written: string): TaggedWord {

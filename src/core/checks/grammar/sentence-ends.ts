@@ -325,20 +325,22 @@ function beforeNumberedItem({ text, units }: Syntax): number[] {
   return [...text.matchAll(/\p{Ll} (?=\(?(\d{1,2})\) \p{Lu})/gu)].flatMap(
     ({ index, 1: number }) => {
       const before = Number(number) - 1;
-      const unit = units.findIndex(({ to }) => to === index + 1);
-      return unit > 0 && (ended.has(before) || ended.has(before + 2)) ? [unit] : [];
+      return ended.has(before) || ended.has(before + 2) ? unitsEndingAt(index + 1, units) : [];
     },
   );
+}
+
+/** The unit that ends at a place, if one that is not the first does. */
+function unitsEndingAt(place: number, units: Syntax["units"]): number[] {
+  const unit = units.findIndex(({ to }) => to === place);
+  return unit > 0 ? [unit] : [];
 }
 
 /** "It was lost (The keeper had the key.)": units right before a bracket that holds a sentence of its own. */
 function beforeBracket({ text, units }: Syntax): number[] {
   if (!/\p{Ll} \(["“]?\p{Lu}/u.test(text)) return [];
   const sentences = text.matchAll(/\p{Ll} (?=\(["“]?\p{Lu}\p{Ll}*[ ’'][^()]*\p{Ll}[.?!]["”]?\))/gu);
-  return [...sentences].flatMap(({ index }) => {
-    const unit = units.findIndex(({ to }) => to === index + 1);
-    return unit > 0 ? [unit] : [];
-  });
+  return [...sentences].flatMap(({ index }) => unitsEndingAt(index + 1, units));
 }
 
 /** What a quotation may be set next to: a notice “No boats today.” */
