@@ -37,9 +37,11 @@ export async function readSettings(): Promise<Settings> {
 }
 
 /** Changes some settings. Throws NotKept. */
-export async function updateSettings(changes: Partial<Settings>): Promise<void> {
-  const settings = await readSettings();
-  await keep(() => houseDatabase.setItem("settings", { ...settings, ...changes }));
+export function updateSettings(changes: Partial<Settings>): Promise<void> {
+  return oneAtATime(async () => {
+    const settings = await readSettings();
+    await keep(() => houseDatabase.setItem("settings", { ...settings, ...changes }));
+  });
 }
 
 /** Word lists as they were kept before there was more than one. */
@@ -53,11 +55,27 @@ export async function readStyle(): Promise<HouseStyle> {
   return earlier.success ? { ...EMPTY_STYLE, words: earlier.data.words } : EMPTY_STYLE;
 }
 
-/** Changes the house style and returns it. Throws NotKept. */
-export async function changeStyle(change: (style: HouseStyle) => HouseStyle): Promise<HouseStyle> {
-  const style = change(await readStyle());
-  await keep(() => houseDatabase.setItem("style", style));
-  return style;
+/** Changes the house style and returns it; changes asked for at once are made one after the other. Throws NotKept. */
+export function changeStyle(change: (style: HouseStyle) => HouseStyle): Promise<HouseStyle> {
+  return oneAtATime(async () => {
+    const style = change(await readStyle());
+    await keep(() => houseDatabase.setItem("style", style));
+    return style;
+  });
+}
+
+let latest: Promise<unknown> = Promise.resolve();
+
+/**
+ * Runs a change of what is kept here when those before it are through, lest it read what they are
+ * about to write: in all tabs where the browser has Web Locks, otherwise in this one.
+ */
+function oneAtATime<T>(change: () => Promise<T>): Promise<T> {
+  const locked = async (): Promise<T> =>
+    navigator.locks ? navigator.locks.request("dry-run house", change) : change();
+  const result = latest.then(locked, locked);
+  latest = result.catch(() => undefined);
+  return result;
 }
 
 /** Puts a word on the personal list, once. Throws NotKept. */

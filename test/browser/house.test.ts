@@ -60,6 +60,23 @@ describe("house style", () => {
     await close();
   });
 
+  test("makes every one of several changes that come in one breath", async () => {
+    const { page, errors, close } = await openBrowser();
+    await page.goto(`${BASE}/house`);
+    for (const word of ["ebb-stone", "siltation", "stilling-well", "quillfrost"]) {
+      await addWord(page, word);
+    }
+    await page.getByRole("button", { name: /^take off (?!quillfrost)/ }).evaluateAll((buttons) => {
+      for (const button of buttons) (button as HTMLElement).click();
+    });
+    await page.getByText("1 word.").waitFor();
+    await page.reload();
+    await page.getByRole("cell", { name: "quillfrost", exact: true }).waitFor();
+    assert.equal(await page.getByLabel(/^Note on/).count(), 1);
+    assert.deepEqual(errors, []);
+    await close();
+  });
+
   test("takes a file in, shows what contradicts, and gives lists out", async () => {
     const { page, close } = await openBrowser();
     await page.goto(`${BASE}/house`);
