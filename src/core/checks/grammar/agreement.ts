@@ -14,7 +14,14 @@ import { TAG, TAG_SETS } from "../../language/tag-sets.ts";
 import { UNCHANGED, type WordTable } from "../../language/words.ts";
 import { type Found, markCheck } from "../mark-check.ts";
 import { betterChoices } from "./better-choices.ts";
-import { SUMS } from "./each-and-there.ts";
+import {
+  CLEAR,
+  isIdentifier,
+  MODALS,
+  mayDisagree,
+  NOUN_REACH,
+  PLURAL_FORMS,
+} from "./may-disagree.ts";
 
 /** A finite verb and its subject, told by the phrases and by the model. */
 export const agreement = markCheck({
@@ -70,91 +77,6 @@ export const agreement = markCheck({
   },
 });
 
-/** How far ahead the model must have the other number where the phrases show one as well. */
-const CLEAR = 2.5;
-
-/** The same where the phrases show another subject far from the verb, or the subject is a word no list has. */
-const FAR_CLEAR = 4;
-/** The same where the verb may be a noun that has its own verb later on. */
-const NOUN_CLEAR = 9;
-/** The same after a name that may be a plural. */
-const NAME_CLEAR = 6;
-/** The same after "there". */
-const THERE_CLEAR = 3;
-
-/** The model is not believed where the phrases show a subject of the verb's number; where they show none, by half. */
-function mayDisagree(syntax: Syntax, verb: VerbGroup, best: number, margin: number): boolean {
-  const { words, places, tags } = syntax;
-  const unit = verb.from;
-  const before = words[unit - 1]?.form ?? "";
-  if (MODALS.has(before) || written(syntax, unit) === written(syntax, unit).toUpperCase())
-    return false;
-  if (((places[unit - 1] ?? 0) | (places[unit + 1] ?? 0)) & CODE) return false;
-  const opens = unit === syntax.sentenceFrom[unit];
-  if (opens && written(syntax, (syntax.sentenceTo[unit] ?? 1) - 1) !== "?") return false;
-  // "1) read it", "a) write it".
-  const item = before === ")" && (words[unit - 2]?.form ?? "").length === 1;
-  if (item || (best === 0 && words[unit]?.form === "were" && isSupposed(syntax, unit)))
-    return false;
-  if (best === 0 && isAskedFor(syntax, unit)) return false;
-  const subject = subjectOf(syntax, verb);
-  // "There is a lot of them": told by a check of its own.
-  const sum = subject !== null && SUMS.test(words[subject.group.head]?.form ?? "");
-  if (before === "there" && sum) return false;
-  if (before === "there" && subject?.number === "unknown") {
-    // "There were no sound": one thing, to the model as to the tagger.
-    return best === 0 && margin > THERE_CLEAR && tags[subject.group.head] === TAG.NN;
-  }
-  // "That boats leave at noon is known", "what he saw was": a clause is the subject.
-  if (!subject) return !CLAUSE_OPENERS.has(words[syntax.sentenceFrom[unit] ?? 0]?.form ?? "");
-  const { head } = subject.group;
-  // A capital between them begins another sentence, a bullet another line.
-  for (let at = subject.group.to; at < unit; at++) {
-    if (words[at]?.form === "/") return false;
-    if (/^\p{Lu}\p{Ll}|^[·•*|-]$/u.test(written(syntax, at)) && !TAG_SETS.NAME[tags[at] ?? 0])
-      return false;
-  }
-  // "if the target commit already has": a noun, with the verb after it.
-  const base = tags[unit] === TAG.VB;
-  const auxiliary = PLURAL_FORMS.has(words[unit]?.form ?? "");
-  const nominal = base && !auxiliary && ((words[unit]?.traits ?? 0) & NOUN) !== 0;
-  if (
-    nominal &&
-    margin < NOUN_CLEAR &&
-    !takesObject(syntax, unit) &&
-    hasVerbWithin(syntax, unit, NOUN_REACH)
-  )
-    return false;
-  if ((places[head] ?? 0) & CODE || isIdentifier(written(syntax, head))) return false;
-  const name = TAG_SETS.NAME[tags[head] ?? 0] === 1;
-  // One person takes a singular verb; of several, or of a firm, nothing is sure.
-  const several = tags[head] === TAG.NNPS && words[subject.group.from]?.form === "the";
-  if (name && several) return best === 1;
-  const joined = words[subject.group.from - 1]?.form === "and";
-  if (name && joined) return best === 1 && subject.number === "plural" && margin > CLEAR;
-  if (name) return best === 0 && (tags[head] === TAG.NNP || margin > NAME_CLEAR);
-  // A word no list has may be the name of one thing; "a vine-grown gate-post" is none.
-  const known =
-    (words[head]?.traits ?? 0) !== 0 || /^\p{Ll}+-\p{Ll}+$/u.test(written(syntax, head));
-  const functional = subject.group.pronoun || tags[head] === TAG.DT || TAG_SETS.WH[tags[head] ?? 0];
-  const shown = best === 0 ? !/s$/.test(words[head]?.form ?? "s") : tags[head] === TAG.NNS;
-  if (!known && !functional && !(shown && margin > FAR_CLEAR)) return false;
-  // "this configure option": a word before a noun.
-  if (tags[head] === TAG.DT && base && TAG_SETS.NOUN[tags[unit + 1] ?? 0]) return false;
-  // Over a distance the phrases are no surer than the model: "a plan to buy boats and ropes were".
-  const told = subject.near || margin < FAR_CLEAR ? subject.number : "unknown";
-  return told === (best === 0 ? "singular" : "plural") || told === "unknown";
-}
-
-/** What follows is an object, which a noun does not have. */
-function takesObject({ tags }: Syntax, unit: number): boolean {
-  const next = tags[unit + 1];
-  return next === TAG.DT || next === TAG.PRP$ || next === TAG.PPO;
-}
-
-/** Units within which the verb of a noun is looked for that was taken for a verb. */
-const NOUN_REACH = 9;
-
 /** "The pages of the old book is": both groups with their determiners, and nothing else before the verb. */
 function isPluralOfOne({ words, nounGroups, nounAt, sentenceFrom }: Syntax, unit: number): boolean {
   const first = nounGroups[nounAt[sentenceFrom[unit] ?? 0] ?? -1];
@@ -170,39 +92,6 @@ function isPluralOfOne({ words, nounGroups, nounAt, sentenceFrom }: Syntax, unit
   );
 }
 
-/** "Does the office still have": a question whose first word decides the form of its verb. */
-function isAskedFor({ words, tags, sentenceFrom, sentenceTo }: Syntax, unit: number): boolean {
-  const asked = words[(sentenceTo[unit] ?? 1) - 1]?.form === "?";
-  const first = words[sentenceFrom[unit] ?? 0]?.form ?? "";
-  return (
-    asked &&
-    tags[unit] === TAG.VB &&
-    /^(?:do|does|did|can|could|will|would|should|may|might|must|shall)$/.test(first)
-  );
-}
-
-/** "If it were shut", "he wished it were". */
-function isSupposed({ words, verbAt, verbGroups, sentenceFrom }: Syntax, unit: number): boolean {
-  const from = Math.max(sentenceFrom[unit] ?? 0, unit - SUPPOSED_REACH);
-  for (let at = unit - 1; at >= from; at--) {
-    if (SUPPOSING.has(words[at]?.form ?? "")) return true;
-    if (verbGroups[verbAt[at] ?? -1]?.finite === at) return false;
-  }
-  return false;
-}
-const SUPPOSED_REACH = 10;
-const SUPPOSING = new Set("if though lest whether wish wished wishes unless suppose".split(" "));
-
-const CLAUSE_OPENERS = new Set("that what whether how why whoever whatever".split(" "));
-const MODALS = new Set(
-  "will would can could may might must shall should 'll to not n't".split(" "),
-);
-
-/** "getRanges", "s.append", "axe_core": a name in code, of one thing. */
-function isIdentifier(word: string): boolean {
-  return /\p{Ll}\p{Lu}|[_./()\d]/u.test(word);
-}
-
 function reasonFor(syntax: Syntax, verb: VerbGroup, best: number): string {
   const subject = subjectOf(syntax, verb);
   const wanted = best === 0 ? "singular" : "plural";
@@ -216,7 +105,6 @@ const ONE_THING = new Set(
 );
 const PLURAL = new Set(["we", "they", "you"]);
 const SINGULAR_FORMS = new Set(["is", "was", "has", "does"]);
-const PLURAL_FORMS = new Set(["are", "were", "have", "do"]);
 
 /** A finite verb whose subject the phrases tell without doubt, and that is of the other number. */
 function plainDisagreement(

@@ -2,6 +2,7 @@ import type { Language } from "../../language/analysis.ts";
 import { formOf } from "../../language/choice-models.ts";
 import { fitOf, idsAround } from "../../language/fit.ts";
 import { ADJECTIVE, ADVERB, NAME, NOUN, VERB } from "../../language/lexicon.ts";
+import { unitBefore } from "../../language/slots.ts";
 import { type Syntax, written } from "../../language/syntax.ts";
 import { TAG, TAG_SETS, tagSet } from "../../language/tag-sets.ts";
 import type { Trigrams } from "../../language/trigrams.ts";
@@ -59,9 +60,9 @@ export const verbForm = markCheck({
     for (const { unit, form, unsure } of unlikelyForms(syntax, language)) add(unit, form, unsure);
     for (const { from, best, sure, margin } of betterChoices(syntax, language, "form")) {
       const form = syntax.words[from]?.form ?? "";
-      const by = governorOf(syntax, from);
+      const by = unitBefore(syntax, from);
       const start = syntax.sentenceFrom[from] ?? 0;
-      if (!isGovernor(syntax.words[by]?.form ?? "", by === start)) continue;
+      if (by < start || !isGovernor(syntax.words[by]?.form ?? "", by === start)) continue;
       const after = syntax.tags[from + 1] ?? 0;
       const tag = syntax.tags[from] ?? 0;
       // "had trailing spaces", "to nested elements", "there are rejects": they belong to a noun.
@@ -115,7 +116,7 @@ const HAVE = new Set(["have", "has", "had", "'ve"]);
 const BE = new Set(["is", "are", "was", "were", "been", "being", "am"]);
 
 function governor(syntax: Syntax, unit: number): string {
-  return written(syntax, Math.max(0, governorOf(syntax, unit)));
+  return written(syntax, Math.max(0, unitBefore(syntax, unit)));
 }
 
 /** Whether a word decides the form of the verb after it; at a sentence's start it asks a question. */
@@ -128,12 +129,6 @@ const GOVERNING = new Set(
     " ",
   ),
 );
-
-function governorOf(syntax: Syntax, unit: number): number {
-  let at = unit - 1;
-  while (at > 0 && (TAG_SETS.ADV[syntax.tags[at] ?? 0] || syntax.tags[at] === TAG.NOT)) at--;
-  return at;
-}
 
 /** The form that leaves no doubt, as an index into FORMS; -1 where there is none. */
 function plainForm(syntax: Syntax, unit: number, tag: number, table: WordTable): number {

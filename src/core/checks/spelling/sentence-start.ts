@@ -1,6 +1,7 @@
 import { ABBREVIATIONS, BEFORE_NAME } from "../../language/abbreviations.ts";
 import type { AnalysedBlock, Language } from "../../language/analysis.ts";
-import { ABBREVIATION } from "../../language/lexicon.ts";
+import { ABBREVIATION, type Lexicon } from "../../language/lexicon.ts";
+import type { Token } from "../../language/tokens.ts";
 import type { Check, Fact } from "../check.ts";
 
 /** A sentence that begins with a small letter. */
@@ -34,61 +35,83 @@ export const sentenceStart: Check = {
   },
 };
 
-function examine({ kind, text, tokens, spans }: AnalysedBlock, { lexicon }: Language): Fact[] {
+function examine(block: AnalysedBlock, { lexicon }: Language): Fact[] {
+  const { kind, text, tokens, spans } = block;
   if (kind === "code" || kind === "reference" || kind === "cell") return [];
   const facts: Fact[] = [];
-  const isWord = (word: string) => lexicon.varieties(word) !== 0 && !lexicon.isRare(word);
-  const known = (word: string) => isWord(word) || word.split("-").every(isWord);
   for (const [index, stop] of tokens.entries()) {
     if (stop.to - stop.from !== 1 || text.charCodeAt(stop.from) !== FULL_STOP) continue;
-    const before = tokens[index - 1];
-    // "(It was shut.) they left": what follows the bracket.
-    const bracketed = text[stop.to] === ")" && tokens[index + 1]?.from === stop.to;
-    const after = tokens[bracketed ? index + 2 : index + 1];
-    if (before?.to !== stop.from || after?.kind !== "word") continue;
-    if (!/^\s+$/.test(text.slice(bracketed ? stop.to + 1 : stop.to, after.from))) continue;
-    if (bracketed && !closesSentence(text, stop.to)) continue;
-    // What stands in brackets closes with its last word.
-    const closes = text[before.from] === ")" && index > CLOSING_FROM;
-    const last = closes ? tokens[index - 2] : before;
-    if (last?.kind !== "word" && last?.kind !== "number") continue;
-    const ended = text.slice(last.from, last.to);
+    const around = wordsAround(block, index);
+    if (!around) continue;
+    const { last, after } = around;
     const begun = text.slice(after.from, after.to);
-    if (
-      !/^(?:(?:Mc|Mac)?\p{L}\p{Ll}*(?:[-'’]\p{L}\p{Ll}*)*|\d+(?:[.,]\d+)*(?:['’]?s|st|nd|rd|th)?)$/u.test(
-        ended,
-      ) ||
-      (ended.length < 2 && (index < CLOSING_FROM || !/\d/.test(ended))) ||
-      !/^\p{Ll}[\p{Ll}'’-]*$/u.test(begun)
-    )
-      continue;
-    const lower = ended.toLowerCase();
-    // "the 100-lb. mark"
-    const end = lower.slice(lower.lastIndexOf("-") + 1);
-    if (ABBREVIATIONS.has(end) || BEFORE_NAME.has(end)) continue;
-    // Short or capitalised, it may be an abbreviation: only a word that opens sentences tells.
-    const plain =
-      SHORT_WORDS.has(ended) ||
-      (ended === lower && ended.length >= LONG) ||
-      isFigure(ended, index) ||
-      (/^\d$/.test(ended) && NUMBERED.test(text.slice(0, last.from)));
-    const mixed = ended !== ended.toUpperCase();
-    const whole =
-      (ended.length >= LONG_NAME && mixed && (known(ended) || known(lower))) ||
-      (ended.length >= LONG && mixed && /[aeiou].*[aeiou]/i.test(ended));
-    const doubtful = !plain && !whole && (ended.length < 3 || ended !== lower || !known(ended));
+    const doubtful = !endsPlainly(block, index, last, lexicon);
     if (doubtful && !OPENERS.has(begun.replace(/['’].*$/, ""))) continue;
     const long = begun.length >= LONG && lexicon.varieties(begun) !== 0;
     const word = begun.replace(/['’](?:s|re|ve|ll|d|m)$/, "");
-    if (!(long || known(word)) || lexicon.traits(ended) & ABBREVIATION) continue;
-    if (
-      spans.some((span) => span.kind === "code" && after.from >= span.from && after.from < span.to)
-    ) {
-      continue;
-    }
-    facts.push({ from: after.from, to: after.to });
+    if (!long && !isCommon(word, lexicon)) continue;
+    if (lexicon.traits(text.slice(last.from, last.to)) & ABBREVIATION) continue;
+    const coded = spans.some(
+      (span) => span.kind === "code" && after.from >= span.from && after.from < span.to,
+    );
+    if (!coded) facts.push({ from: after.from, to: after.to });
   }
   return facts;
+}
+
+/** A word, one with a capital, or a number that may end a sentence. */
+const MAY_END =
+  /^(?:(?:Mc|Mac)?\p{L}\p{Ll}*(?:[-'’]\p{L}\p{Ll}*)*|\d+(?:[.,]\d+)*(?:['’]?s|st|nd|rd|th)?)$/u;
+
+/** The word before a full stop and the one in small letters after it; null where these end and begin no sentence. */
+function wordsAround(
+  { text, tokens }: AnalysedBlock,
+  index: number,
+): { last: Token; after: Token } | null {
+  const stop = tokens[index];
+  const before = tokens[index - 1];
+  if (!stop || before?.to !== stop.from) return null;
+  // "(It was shut.) they left": what follows the bracket.
+  const bracketed = text[stop.to] === ")" && tokens[index + 1]?.from === stop.to;
+  if (bracketed && !closesSentence(text, stop.to)) return null;
+  const after = tokens[bracketed ? index + 2 : index + 1];
+  if (after?.kind !== "word" || !/^\p{Ll}[\p{Ll}'’-]*$/u.test(text.slice(after.from, after.to)))
+    return null;
+  if (!/^\s+$/.test(text.slice(bracketed ? stop.to + 1 : stop.to, after.from))) return null;
+  // What stands in brackets closes with its last word.
+  const closes = text[before.from] === ")" && index > CLOSING_FROM;
+  const last = closes ? tokens[index - 2] : before;
+  if (last?.kind !== "word" && last?.kind !== "number") return null;
+  const ended = text.slice(last.from, last.to);
+  if (!MAY_END.test(ended)) return null;
+  if (ended.length < 2 && (index < CLOSING_FROM || !/\d/.test(ended))) return null;
+  // "the 100-lb. mark"
+  const end = ended.toLowerCase().slice(ended.lastIndexOf("-") + 1);
+  return ABBREVIATIONS.has(end) || BEFORE_NAME.has(end) ? null : { last, after };
+}
+
+/** Whether a full stop after a word can only end a sentence; short or capitalised, it may be an abbreviation. */
+function endsPlainly(
+  { text }: AnalysedBlock,
+  index: number,
+  last: Token,
+  lexicon: Lexicon,
+): boolean {
+  const ended = text.slice(last.from, last.to);
+  const lower = ended.toLowerCase();
+  if (SHORT_WORDS.has(ended) || (ended.length >= LONG && ended === lower)) return true;
+  if (isFigure(ended, index)) return true;
+  if (/^\d$/.test(ended) && NUMBERED.test(text.slice(0, last.from))) return true;
+  if (ended === lower && ended.length >= 3) return isCommon(ended, lexicon);
+  if (ended === ended.toUpperCase()) return false;
+  if (ended.length >= LONG && /[aeiou].*[aeiou]/i.test(ended)) return true;
+  return ended.length >= LONG_NAME && (isCommon(ended, lexicon) || isCommon(lower, lexicon));
+}
+
+/** A word that is known and not rare, or several joined by hyphens. */
+function isCommon(word: string, lexicon: Lexicon): boolean {
+  const one = (part: string) => lexicon.varieties(part) !== 0 && !lexicon.isRare(part);
+  return one(word) || word.split("-").every(one);
 }
 
 const FULL_STOP = 46;
