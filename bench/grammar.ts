@@ -1,13 +1,19 @@
 import { readFileSync } from "node:fs";
 import path from "node:path";
-import { brownTexts } from "../scripts/corpus/brown.ts";
-import { ERROR_KINDS, plantErrors } from "../scripts/corpus/planted-errors.ts";
+import { type BrownText, brownTexts } from "../scripts/corpus/brown.ts";
+import {
+  ERROR_KINDS,
+  errorsIn,
+  type PlantedError,
+  plantErrors,
+} from "../scripts/corpus/planted-errors.ts";
 import { seeded } from "../scripts/seeded.ts";
 import { loadLanguage } from "../src/command/checking.ts";
 import type { Pass } from "../src/core/checks/check.ts";
 import { CHECKS } from "../src/core/checks/index.ts";
-import { Engine, type Mark } from "../src/core/engine.ts";
+import { type CheckSettings, Engine, type Mark } from "../src/core/engine.ts";
 import { phraseLines } from "../src/core/language/phrase-lists.ts";
+import { applyEdits } from "../src/core/manuscript/edits.ts";
 import { linesManuscript } from "../src/core/manuscript/lines.ts";
 import type { Kind, Span, Variety } from "../src/core/manuscript/model.ts";
 import { manualTexts } from "./manuals.ts";
@@ -23,18 +29,21 @@ export type Part = "train" | "tune" | "test";
 
 const language = loadLanguage();
 
+const usualSettings = (): CheckSettings => ({
+  variety: "en-US",
+  kind: "report",
+  appetites: {},
+  words: [],
+});
+
 /** The marks of a text, offsets in the whole of it. */
 export function marksIn(
   text: string,
   passes: readonly Pass[],
   { kind = "report" as Kind, variety = "en-US" as Variety, spans = [] as Span[] } = {},
 ): { words: number; marks: SeenMark[] } {
-  const engine = new Engine({ ...linesManuscript(text), spans }, language, {
-    variety,
-    kind,
-    appetites: {},
-    words: [],
-  });
+  const settings = { ...usualSettings(), variety, kind };
+  const engine = new Engine({ ...linesManuscript(text), spans }, language, settings);
   for (const _ of engine.examineAll(passes));
   const marks = engine.allMarks().flatMap((mark) => {
     if (!passes.includes(mark.pass) || mark.follows) return [];
@@ -111,26 +120,86 @@ export function pairResults(part: Part) {
 
 const SEED = { train: 5, tune: 11, test: 23 };
 
-/** Which planted errors are marked: a mark at the place that the clean paragraph does not have. */
+/** Which planted errors are marked: a mark at the place that the clean text does not have. */
 export function plantedResults(part: Part, each: number) {
   const texts = brownTexts().filter((text) => text.part === part);
   const errors = plantErrors(texts, language, each, seeded(SEED[part]));
-  return errors.map((error) => {
-    const shift = error.text.length - error.clean.length;
-    const clean = new Set(
-      marksIn(error.clean, CORRECTING).marks.map(({ rule, from }) => `${rule} ${from}`),
-    );
-    const marks = marksIn(error.text, CORRECTING).marks.filter(
-      ({ rule, from }) => !clean.has(`${rule} ${from > error.from ? from - shift : from}`),
-    );
-    // A wrong form may be marked at the word before or after it.
-    const near = marks.filter(
-      ({ from, to }) => from <= error.to + REACH && to >= error.from - REACH,
-    );
-    return { ...error, marks: near };
-  });
+  const engines = new Map(texts.map((text) => [text, new PlantingGround(text)]));
+  return errors.map((error) => ({
+    ...error,
+    marks: engines.get(error.text)?.marksOf(error) ?? [],
+  }));
 }
+
+/** A wrong form may be marked at the word before or after it. */
 const REACH = 12;
+
+/** A clean text in which errors are planted, one at a time, as if somebody typed them. */
+class PlantingGround {
+  private readonly engine: Engine;
+  private readonly clean: Mark[][];
+
+  constructor({ blocks }: BrownText) {
+    const text = blocks.map((block) => block.text).join("\n");
+    this.engine = new Engine(linesManuscript(text), language, usualSettings());
+    for (const _ of this.engine.examineAll(CORRECTING));
+    this.clean = blocks.map((_, block) => this.marksOfBlock(block));
+  }
+
+  /** The new marks near an error; the text is clean again afterwards. */
+  marksOf({ block, from, to, insert }: PlantedError): Mark[] {
+    const start = this.engine.blockRange(block).from;
+    const shift = insert.length - (to - from);
+    const old = this.engine.textOf(block).slice(from, to);
+    this.engine.edit([{ from: start + from, to: start + to, insert }]);
+    const marks = this.marksOfBlock(block);
+    this.engine.edit([{ from: start + from, to: start + from + insert.length, insert: old }]);
+    const known = new Set(
+      (this.clean[block] ?? []).map(
+        (mark) => `${mark.rule} ${mark.from + (mark.from > from ? shift : 0)}`,
+      ),
+    );
+    return marks.filter(
+      (mark) =>
+        !known.has(`${mark.rule} ${mark.from}`) &&
+        mark.from <= from + insert.length + REACH &&
+        mark.to >= from - REACH,
+    );
+  }
+
+  private marksOfBlock(block: number): Mark[] {
+    return this.engine
+      .allMarks()
+      .filter((mark) => mark.block === block && CORRECTING.includes(mark.pass) && !mark.follows);
+  }
+}
+
+/** Articles that a writer drops throughout: one in every sentence that has a place for it. */
+export function droppingResults(part: Part) {
+  const random = seeded(SEED[part] + 2);
+  let dropped = 0;
+  let found = 0;
+  let marks = 0;
+  for (const text of brownTexts().filter((one) => one.part === part)) {
+    const errors = errorsIn(text, "article dropped", language, random);
+    const inBlock = (index: number) => errors.filter(({ block }) => block === index);
+    const spoilt = text.blocks.map((block, index) => applyEdits(block.text, inBlock(index)));
+    const engine = new Engine(linesManuscript(spoilt.join("\n")), language, usualSettings());
+    for (const _ of engine.examineAll(["grammar"]));
+    const own = engine.allMarks().filter(({ rule }) => rule === "grammar/missing-article");
+    marks += own.length;
+    dropped += errors.length;
+    for (const index of text.blocks.keys()) {
+      let shift = 0;
+      for (const { from, to } of inBlock(index)) {
+        const at = from + shift;
+        shift -= to - from;
+        if (own.some((one) => one.block === index && one.from <= at && one.to > at)) found++;
+      }
+    }
+  }
+  return { dropped, found, marks };
+}
 
 /** Words of the confusion sets planted for one another, one a sentence, as often as the words stand. */
 export function realWordResults(part: Part, most: number) {
@@ -219,6 +288,10 @@ export function benchGrammar(): void {
     const goal = GOALS[kind] ? ` (goal ${GOALS[kind]})` : "";
     console.log(`  ${percent(found, own.length)}%  ${kind}, ${own.length}${goal}`);
   }
+  const dropping = droppingResults("test");
+  console.log(
+    `  ${percent(dropping.found, dropping.dropped)}%  article dropped in every sentence, ${dropping.dropped}; ${percent(dropping.found, dropping.marks)}% of the marks are right`,
+  );
   const real = realWordResults("test", 3000);
   const seen = real.planted.filter(({ found }) => found).length;
   console.log(

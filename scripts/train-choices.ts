@@ -19,7 +19,9 @@ import {
 } from "../src/core/language/choice-models.ts";
 import { subjectOf } from "../src/core/language/clauses.ts";
 import { idsAround } from "../src/core/language/fit.ts";
+import { isForeign } from "../src/core/language/foreign.ts";
 import { HabitCounter, NounHabits } from "../src/core/language/noun-habits.ts";
+import { type NounRecord, recordFeature, recordIndex } from "../src/core/language/noun-record.ts";
 import { phraseLines } from "../src/core/language/phrase-lists.ts";
 import {
   ARTICLES,
@@ -32,7 +34,7 @@ import {
 import { featureKey, followsPreposition, MAX_FEATURES } from "../src/core/language/slots.ts";
 import { type LearnedFeature, packWeights } from "../src/core/language/sparse-weights.ts";
 import { SUBJECT_TABLE, SubjectModel } from "../src/core/language/subject-model.ts";
-import type { Syntax } from "../src/core/language/syntax.ts";
+import { QUOTED, type Syntax } from "../src/core/language/syntax.ts";
 import { TAG } from "../src/core/language/tag-sets.ts";
 import { FORMS } from "../src/core/language/words.ts";
 import { chooseThresholds, type Judged, type Margin } from "./choose-thresholds.ts";
@@ -45,14 +47,14 @@ import { seeded } from "./seeded.ts";
  * each place as it stands, and again with another member of its set planted. Thresholds come from
  * models that have not seen the sentence (three folds), within a budget of false alarms a kind.
  *
- * `--margins FILE` keeps what the thresholds are chosen from; with `--again` it is used once more
- * and nothing is learned anew.
+ * `--margins FILE` keeps what was learned and what the thresholds are chosen from; with `--again` it
+ * is used once more and nothing is learned anew, with `--only KIND` only the models of a kind are.
  */
 const CAP = {
   words: 50_000,
   number: 120_000,
   form: 60_000,
-  article: 120_000,
+  article: 400_000,
   stop: 80_000,
   owner: 60_000,
 };
@@ -62,20 +64,21 @@ const LEAST = 12;
 const SOURCE_SHARES = [0.5, 0.3, 0.2] as const;
 const FOLDS = 3;
 const ROUNDS = 8;
-const RATE = 0.15;
+/** Lower where there is much to learn from: higher ones learn single places by heart. */
+const RATES = { words: 0.06, number: 0.02, form: 0.03, article: 0.012, stop: 0.03, owner: 0.03 };
 /** Share of a place's features left out at each look, so that none is relied on alone (Srivastava et al. 2014). */
-const LEFT_OUT = 0.3;
+const LEFT_OUT = 0.15;
 /** From this round on the weights are averaged (Polyak and Juditsky 1992). */
 const AVERAGED_FROM = 3;
-/** Features that weigh less after a few rounds over all of them are given up; the others learn anew. */
+/** Features that weigh less than so many steps after a few rounds over all of them are given up; the others learn anew. */
 const FIRST_ROUNDS = 3;
-const WORTH_KEEPING = 0.1;
+const WORTH_KEEPING = 0.7;
 const SMALLEST_WEIGHT = 0.04;
 const DATA = path.resolve(import.meta.dirname, "../data");
 /** False alarms per 1,000 words that each kind may cost on sentences its models have not seen. */
 const BUDGETS = { words: 0.04, number: 0.15, form: 0.1, article: 0.06, stop: 0.04, owner: 0.06 };
 /** The same with the marks that are shown as doubtful. */
-const DOUBTFUL = { words: 0.085, number: 2.5, form: 0.4, article: 0.8, stop: 1.2, owner: 0.15 };
+const DOUBTFUL = { words: 0.085, number: 2.5, form: 0.4, article: 1.2, stop: 1.2, owner: 0.15 };
 /** The margin of a place that no model is asked about. */
 const NEVER = -1000;
 
@@ -180,9 +183,16 @@ function alternatives(syntax: Syntax, slot: Slot): number[] {
 
 const buffer = new Int32Array(MAX_FEATURES);
 
-function example(syntax: Syntax, slot: Slot, label: number, fold: number): Example {
+function example(
+  syntax: Syntax,
+  slot: Slot,
+  label: number,
+  fold: number,
+  record: NounRecord | null = null,
+): Example {
   const own = finders[fold] as SlotFinder;
-  const count = own.features(syntax, slot, buffer, trigrams as NonNullable<typeof trigrams>);
+  let count = own.features(syntax, slot, buffer, trigrams as NonNullable<typeof trigrams>);
+  if (record) buffer[count++] = recordFeature(recordIndex(record));
   const model = models[slot.model] as ChoiceModel;
   const around = idsAround(syntax, slot.from, slot.to, trigrams as NonNullable<typeof trigrams>);
   const fits = Float32Array.from(model.classes, (_, one) =>
@@ -199,6 +209,35 @@ function example(syntax: Syntax, slot: Slot, label: number, fold: number): Examp
   };
 }
 
+/** How the texts learned from treat their nouns. */
+class NounRecords {
+  private readonly records = new Map<string, NounRecord>();
+
+  add(text: number, noun: string, typed: number): void {
+    const record = this.recordOf(text, noun);
+    if (typed === 1) record.articled++;
+    else record.bare++;
+    this.records.set(`${text} ${noun}`, record);
+  }
+
+  /** The record of a noun in a text but for one place. */
+  elsewhere(text: number, noun: string, typed: number): NounRecord {
+    const { articled, bare } = this.recordOf(text, noun);
+    return typed === 1 ? { articled: articled - 1, bare } : { articled, bare: bare - 1 };
+  }
+
+  private recordOf(text: number, noun: string): NounRecord {
+    return this.records.get(`${text} ${noun}`) ?? { articled: 0, bare: 0 };
+  }
+}
+
+const nounRecords = new NounRecords();
+
+/** The noun whose article a slot is. */
+function nounOf({ words, nounGroups, nounAt }: Syntax, { to }: Slot): string {
+  return words[nounGroups[nounAt[to] ?? -1]?.head ?? -1]?.form ?? "";
+}
+
 interface Learned {
   ids: Map<number, number>;
   weights: Float32Array;
@@ -206,7 +245,12 @@ interface Learned {
 }
 
 /** A model of few features: those that count for something when all are learned together. */
-function learn(examples: readonly Example[], classes: number, leaveOut: number): Learned {
+function learn(
+  examples: readonly Example[],
+  classes: number,
+  leaveOut: number,
+  rate: number,
+): Learned {
   const own = examples.filter(({ fold }) => fold !== leaveOut);
   const counts = new Map<number, number>();
   for (const { features } of own) {
@@ -215,13 +259,14 @@ function learn(examples: readonly Example[], classes: number, leaveOut: number):
   const all = new Map<number, number>();
   const least = Math.max(3, Math.round(own.length / 20_000));
   for (const [feature, count] of counts) if (count >= least) all.set(feature, all.size);
-  const first = regress(own, classes, all, FIRST_ROUNDS);
+  const first = regress(own, classes, all, FIRST_ROUNDS, rate);
   const ids = new Map<number, number>();
   for (const [feature, id] of all) {
     const weights = first.weights.subarray(id * classes, (id + 1) * classes);
-    if (weights.some((weight) => Math.abs(weight) >= WORTH_KEEPING)) ids.set(feature, ids.size);
+    if (weights.some((weight) => Math.abs(weight) >= WORTH_KEEPING * rate))
+      ids.set(feature, ids.size);
   }
-  const learned = regress(own, classes, ids, ROUNDS);
+  const learned = regress(own, classes, ids, ROUNDS, rate);
   for (const [at, weight] of learned.weights.entries()) {
     const whole = Math.max(-127, Math.min(127, Math.round(weight * WEIGHT_SCALE)));
     learned.weights[at] = Math.abs(weight) < SMALLEST_WEIGHT ? 0 : whole / WEIGHT_SCALE;
@@ -235,6 +280,7 @@ function regress(
   classes: number,
   ids: Map<number, number>,
   rounds: number,
+  rate: number,
 ): Learned {
   const weights = new Float32Array(ids.size * classes);
   const squares = new Float32Array(ids.size * classes);
@@ -285,7 +331,7 @@ function regress(
           const step = slope * made + 1e-5 * (weights[place] ?? 0);
           const square = (squares[place] ?? 0) + step * step;
           squares[place] = square;
-          weights[place] = (weights[place] ?? 0) - (RATE * step) / Math.sqrt(square + 0.1);
+          weights[place] = (weights[place] ?? 0) - (rate * step) / Math.sqrt(square + 0.1);
         }
       }
       trigramSquares += byTrigram * byTrigram;
@@ -314,6 +360,7 @@ function valuesBy({ ids, weights }: Learned, features: Int32Array, classes: numb
 }
 
 interface Shown {
+  /** Not asked about when the thresholds are chosen. */
   plain: boolean;
   example: Example;
   weight: number;
@@ -387,8 +434,18 @@ function sampled(sources: readonly Reservoir[], cap: number) {
   });
 }
 
+/** Whether no mark is made in a place, whatever the models say. */
+function isLeftAlone(syntax: Syntax, { from }: Slot): boolean {
+  return ((syntax.places[from] ?? 0) & QUOTED) !== 0 || isForeign(syntax, from);
+}
+
 /** Trains one model and judges its places by models that have not seen them. */
-function train(model: number, places: Reservoir[][], sources: readonly string[][]) {
+function train(
+  model: number,
+  places: Reservoir[][],
+  sources: readonly string[][],
+  textOf: readonly number[],
+) {
   const sentences = sources.flat();
   const definition = models[model] as ChoiceModel;
   const classes = definition.classes.length;
@@ -405,10 +462,15 @@ function train(model: number, places: Reservoir[][], sources: readonly string[][
         const text = sentences[sentence] ?? "";
         const syntax = readSentence(text, language);
         const fold = foldOf(sentence);
+        const leftAlone = isLeftAlone(syntax, slot);
+        const record =
+          definition.kind === "article"
+            ? nounRecords.elsewhere(textOf[sentence] ?? 0, nounOf(syntax, slot), label)
+            : null;
         shown.push({
-          example: example(syntax, slot, label, fold),
+          example: example(syntax, slot, label, fold, record),
           weight,
-          plain,
+          plain: plain || leftAlone,
           planted: false,
           prose,
         });
@@ -418,13 +480,14 @@ function train(model: number, places: Reservoir[][], sources: readonly string[][
         const changed = planted(text, syntax, slot, typed);
         if (!changed) {
           // Taken for plainly right, it will not be found.
-          if (prose) missed.push({ typed, label, best: typed, margin: NEVER, weight });
+          if (prose && !leftAlone)
+            missed.push({ typed, label, best: typed, margin: NEVER, weight });
           continue;
         }
         shown.push({
-          example: example(changed.syntax, changed.slot, label, fold),
+          example: example(changed.syntax, changed.slot, label, fold, record),
           weight,
-          plain: false,
+          plain: leftAlone,
           planted: true,
           prose,
         });
@@ -434,21 +497,26 @@ function train(model: number, places: Reservoir[][], sources: readonly string[][
   if (definition.kind === "stop") shown.push(...joinedSentences(model, sources));
   const examples = shown.map((one) => one.example);
   const judged: Judged = { gold: [], planted: missed };
+  const rate = RATES[definition.kind];
+  const proseShare = countWords(sources[0] ?? []) / countWords(sentences);
   const learned: Learned = scarce
     ? { ids: new Map(), weights: new Float32Array(0), trigram: SCARCE_TRIGRAM }
-    : learn(examples, classes, -1);
+    : learn(examples, classes, -1, rate);
   for (let fold = 0; fold < FOLDS; fold++) {
-    const out = scarce ? learned : learn(examples, classes, fold);
+    const out = scarce ? learned : learn(examples, classes, fold, rate);
     const asked = { kind: definition.kind, trigram: out.trigram };
     for (const { example, plain, planted, weight, prose } of shown) {
-      // Thresholds are counted on prose alone.
-      if (example.fold !== fold || plain || !prose) continue;
+      if (example.fold !== fold || plain) continue;
+      // Slips are counted on Brown alone; false alarms of rare words need all the text there is.
+      const everywhere = definition.kind === "words" && !planted;
+      if (!prose && !everywhere) continue;
       const { features, typed, own, fits, label } = example;
       const values = valuesBy(out, features, classes);
       const fit = (one: number) => fits[one] ?? 0;
       const better = weigh(asked, typed, own, values, fit, Number.NEGATIVE_INFINITY);
       if (!better) continue;
-      (planted ? judged.planted : judged.gold).push({ typed, label, ...better, weight });
+      const share = everywhere ? weight * proseShare : weight;
+      (planted ? judged.planted : judged.gold).push({ typed, label, ...better, weight: share });
     }
   }
   return { learned, judged };
@@ -469,17 +537,22 @@ interface LearnedModel {
   features: LearnedFeature[];
 }
 
-/** What the thresholds are chosen from. */
+/** All that is learned. */
 interface Kept {
   proseWords: number;
-  sizes: ChoicesHeader["sizes"];
-  packed: Uint8Array;
-  trigrams: number[];
-  all: Judged[];
+  models: LearnedModel[];
+  /** What features ask of whole texts. */
+  lexical: Uint8Array;
 }
 
 const countWords = (texts: readonly string[]) =>
   texts.reduce((sum, text) => sum + text.split(" ").length, 0);
+
+/** Brown's texts, the general ones and the manuals, each a list of sentences. */
+function textsToLearnFrom(): string[][][] {
+  const { prose, general, manuals } = trainingSentences();
+  return [prose, general, manuals];
+}
 
 /** Learns the models it is told to, one message each, and answers with the file that holds one. */
 function learnOnDemand(folder: string): void {
@@ -488,23 +561,30 @@ function learnOnDemand(folder: string): void {
     const habits = new NounHabits(bytes.subarray(SUBJECT_TABLE));
     finders.push(new SlotFinder(models, table, SubjectModel.read(bytes), habits));
   }
-  const { prose, general, manuals } = trainingSentences();
-  const sources = [prose, general, manuals];
-  const sentences = sources.flat();
+  const texts = textsToLearnFrom();
+  const sources = texts.map((source) => source.flat());
+  const textOf = texts.flat().flatMap((sentences, text) => sentences.map(() => text));
   const places = models.map(({ classes, kind }, model) =>
     classes.map((_, one) => sources.map(() => new Reservoir(CAP[kind], model * 8 + one))),
   );
-  for (const [sentence, text] of sentences.entries()) {
-    const source = sentence < prose.length ? 0 : sentence < prose.length + general.length ? 1 : 2;
-    const syntax = readSentence(text, language);
-    finder.find(
-      syntax,
-      (slot, plain) => places[slot.model]?.[slot.typed]?.[source]?.add({ sentence, slot, plain }),
-      true,
-    );
+  let sentence = 0;
+  for (const [source, sentences] of sources.entries()) {
+    for (const text of sentences) {
+      const syntax = readSentence(text, language);
+      finder.find(
+        syntax,
+        (slot, plain) => {
+          places[slot.model]?.[slot.typed]?.[source]?.add({ sentence, slot, plain });
+          if (models[slot.model]?.kind === "article")
+            nounRecords.add(textOf[sentence] ?? 0, nounOf(syntax, slot), slot.typed);
+        },
+        true,
+      );
+      sentence++;
+    }
   }
   process.on("message", (index: number) => {
-    const { learned, judged } = train(index, places[index] ?? [], sources);
+    const { learned, judged } = train(index, places[index] ?? [], sources, textOf);
     const trigram = Math.round(learned.trigram * 100) / 100;
     const features = featuresOf(learned, models[index]?.classes.length ?? 0);
     const file = path.join(folder, `${index}`);
@@ -568,16 +648,17 @@ function learnLexical(sentences: readonly string[]): Uint8Array[] {
   });
 }
 
-/** Shares the models out among as many processes as there are processors. */
-async function learnAll(): Promise<Kept> {
+/** Shares the models out among as many processes as there are processors; those of other kinds are taken as they were. */
+async function learnAll(only: string | null, before: Kept | null): Promise<Kept> {
   const folder = mkdtempSync(path.join(tmpdir(), "choices-"));
-  const { prose, general, manuals } = trainingSentences();
-  const lexical = learnLexical([...prose, ...general, ...manuals]);
+  const texts = textsToLearnFrom();
+  const lexical = learnLexical(texts.flat(2));
   for (const [fold, bytes] of lexical.entries()) {
     writeFileSync(path.join(folder, `${LEXICAL}${fold}`), bytes);
   }
   // Those of the grammar take longest.
-  const queue = models.map((_, index) => index).reverse();
+  const wanted = (index: number) => only === null || models[index]?.kind === only;
+  const queue = models.flatMap((_, index) => (wanted(index) ? [index] : [])).reverse();
   const workers = Array.from({ length: availableParallelism() }, () =>
     fork(import.meta.filename, ["--learn-into", folder]),
   );
@@ -597,43 +678,47 @@ async function learnAll(): Promise<Kept> {
         }),
     ),
   );
-  const learned = models.map(
-    (_, index): LearnedModel => deserialize(readFileSync(path.join(folder, `${index}`))),
-  );
+  const learned = models.map((_, index): LearnedModel => {
+    const old = before?.models[index];
+    return old && !wanted(index) ? old : deserialize(readFileSync(path.join(folder, `${index}`)));
+  });
   rmSync(folder, { recursive: true });
-  const packed = learned.map(({ features }) => packWeights(features));
   return {
-    proseWords: countWords(prose),
-    sizes: packed.map(({ sizes }) => sizes),
-    packed: Buffer.concat([...packed.map(({ bytes }) => bytes), lexical[FOLDS] as Uint8Array]),
-    trigrams: learned.map(({ trigram }) => trigram),
-    all: learned.map(({ judged }) => judged),
+    proseWords: countWords(texts[0]?.flat() ?? []),
+    models: learned,
+    lexical: lexical[FOLDS] as Uint8Array,
   };
 }
 
-function writeModels({ proseWords, sizes, packed, trigrams: weights, all }: Kept): void {
-  for (const [index, trigram] of weights.entries())
+function writeModels({ proseWords, models: learned, lexical }: Kept): void {
+  for (const [index, { trigram }] of learned.entries())
     (models[index] as ChoiceModel).trigram = trigram;
+  const packed = learned.map(({ features }) => packWeights(features));
+  const all = learned.map(({ judged }) => judged);
   for (const line of [
     ...chooseThresholds(models, all, proseWords, BUDGETS, "thresholds"),
     ...chooseThresholds(models, all, proseWords, DOUBTFUL, "doubts"),
   ]) {
     console.log(line);
   }
+  const sizes = packed.map((one) => one.sizes);
   const text = Buffer.from(JSON.stringify({ models, sizes } satisfies ChoicesHeader));
   const header = Buffer.alloc(8);
   header.writeUInt32LE(CHOICES_MAGIC, 0);
   header.writeUInt32LE(text.length, 4);
-  writeFileSync(path.join(DATA, "choices.bin"), Buffer.concat([header, text, packed]));
-  console.log(`${8 + text.length + packed.length} bytes`);
+  const parts = [header, text, ...packed.map(({ bytes }) => bytes), lexical];
+  writeFileSync(path.join(DATA, "choices.bin"), Buffer.concat(parts));
+  console.log(`${parts.reduce((sum, part) => sum + part.length, 0)} bytes`);
 }
 
 const folder = argument("--learn-into");
 const kept = argument("--margins");
+const only = argument("--only");
+const before = (): Kept | null => (kept ? deserialize(readFileSync(kept)) : null);
 if (folder) learnOnDemand(folder);
-else if (kept && process.argv.includes("--again")) writeModels(deserialize(readFileSync(kept)));
+else if (process.argv.includes("--again")) writeModels(before() as Kept);
 else {
-  const learned = await learnAll();
+  const learned = await learnAll(only, only === null ? null : before());
   if (kept) writeFileSync(kept, serialize(learned));
   writeModels(learned);
 }

@@ -2,15 +2,12 @@ import type { Language } from "../../src/core/language/analysis.ts";
 import type { Tag } from "../../src/core/language/tags.ts";
 import type { BrownBlock, BrownText } from "./brown.ts";
 
-/** An error planted in a paragraph of clean text. */
-export interface PlantedError {
+/** An error to plant in a clean text. */
+export interface PlantedError extends Place {
   kind: ErrorKind;
-  /** The paragraph with the error, and as it was. */
-  text: string;
-  clean: string;
-  /** What was changed, in `text`. */
-  from: number;
-  to: number;
+  text: BrownText;
+  /** Index of its paragraph among the text's blocks. */
+  block: number;
 }
 
 export const ERROR_KINDS = [
@@ -32,6 +29,7 @@ export const ERROR_KINDS = [
 ] as const;
 export type ErrorKind = (typeof ERROR_KINDS)[number];
 
+/** What to put in place of [from, to) of a paragraph. */
 interface Place {
   from: number;
   to: number;
@@ -218,26 +216,9 @@ export function plantErrors(
   each: number,
   random: () => number,
 ): PlantedError[] {
-  const blocks = texts.flatMap(({ blocks: own }) => own.filter(isProse));
   const planted: PlantedError[] = [];
   for (const kind of ERROR_KINDS) {
-    const all: PlantedError[] = [];
-    for (const block of blocks) {
-      for (const sentence of block.sentences) {
-        const words = block.tokens
-          .filter(({ from, to }) => from >= sentence.from && to <= sentence.to)
-          .map(({ from, to, tag }) => ({ from, to, tag, form: block.text.slice(from, to) }));
-        // Speech is let alone, also where it runs on from the sentence before.
-        const before = block.text.slice(0, sentence.from).split('"').length - 1;
-        if (before % 2 === 1 || words.some(({ form }) => form === '"')) continue;
-        const places = placesFor(kind, words, language);
-        const place = places[Math.floor(random() * places.length)];
-        if (!place) continue;
-        const text = block.text.slice(0, place.from) + place.insert + block.text.slice(place.to);
-        const to = place.from + place.insert.length;
-        all.push({ kind, text, clean: block.text, from: place.from, to });
-      }
-    }
+    const all = texts.flatMap((text) => errorsIn(text, kind, language, random));
     const step = Math.max(1, all.length / each);
     for (let at = 0; Math.floor(at) < all.length; at += step) {
       const one = all[Math.floor(at)];
@@ -245,6 +226,31 @@ export function plantErrors(
     }
   }
   return planted;
+}
+
+/** One error of a kind in every sentence of a text that has a place for it. */
+export function errorsIn(
+  text: BrownText,
+  kind: ErrorKind,
+  language: Language,
+  random: () => number,
+): PlantedError[] {
+  const errors: PlantedError[] = [];
+  for (const [index, block] of text.blocks.entries()) {
+    if (!isProse(block)) continue;
+    for (const sentence of block.sentences) {
+      const words = block.tokens
+        .filter(({ from, to }) => from >= sentence.from && to <= sentence.to)
+        .map(({ from, to, tag }) => ({ from, to, tag, form: block.text.slice(from, to) }));
+      // Speech is let alone, also where it runs on from the sentence before.
+      const before = block.text.slice(0, sentence.from).split('"').length - 1;
+      if (before % 2 === 1 || words.some(({ form }) => form === '"')) continue;
+      const places = placesFor(kind, words, language);
+      const place = places[Math.floor(random() * places.length)];
+      if (place) errors.push({ kind, text, block: index, ...place });
+    }
+  }
+  return errors;
 }
 
 /** A paragraph of whole sentences, not a headline. */

@@ -5,44 +5,53 @@ import { tokenise } from "../../src/core/language/tokens.ts";
 import { unitsOf } from "../../src/core/language/units.ts";
 import { brownTexts } from "./brown.ts";
 import { ESSAYS, htmlFiles, MANUALS, readPage } from "./manuals.ts";
-import { paragraphs } from "./texts.ts";
+import { proseTexts } from "./texts.ts";
 
-/** Clean sentences to learn from, each once. */
+/** Clean sentences to learn from, each once, text by text. */
 export interface TrainingSentences {
   /** Brown's training part, which is carefully edited. */
-  prose: string[];
+  prose: string[][];
   /** Essays, speeches and tales. */
-  general: string[];
+  general: string[][];
   /** The manuals for training. */
-  manuals: string[];
+  manuals: string[][];
 }
 
 export function trainingSentences(): TrainingSentences {
-  const prose: string[] = [];
-  for (const { part, blocks } of brownTexts()) {
-    if (part !== "train") continue;
-    for (const { text, sentences: places } of blocks) {
-      for (const { from, to } of places) take(prose, text.slice(from, to));
-    }
-  }
-  const general = ESSAYS.flatMap(sentencesOfPages);
-  for (const paragraph of paragraphs()) {
-    for (const { from, to } of splitSentences(paragraph)) {
-      takeWhole(general, paragraph.slice(from, to).trim());
-    }
-  }
-  const manuals = MANUALS.train.flatMap(sentencesOfPages);
+  const prose = brownTexts().filter(({ part }) => part === "train");
   return {
-    prose: [...new Set(prose)],
-    general: [...new Set(general)],
-    manuals: [...new Set(manuals)],
+    prose: onlyOnce(
+      prose.map(({ blocks }) =>
+        blocks.flatMap(({ text, sentences }) =>
+          sentences.map(({ from, to }) => text.slice(from, to)).filter(isLongEnough),
+        ),
+      ),
+    ),
+    general: onlyOnce([...ESSAYS.flatMap(pagesOf), ...proseTexts().map(sentencesOfParagraphs)]),
+    manuals: onlyOnce(MANUALS.train.flatMap(pagesOf)),
   };
 }
 
-/** Sentences of running text without code. */
-function sentencesOfPages(folder: string): string[] {
-  const sentences: string[] = [];
-  for (const file of htmlFiles(folder)) {
+/** Leaves each sentence where it stands first. */
+function onlyOnce(texts: readonly string[][]): string[][] {
+  const seen = new Set<string>();
+  return texts.map((sentences) =>
+    sentences.filter((sentence) => !seen.has(sentence) && seen.add(sentence)),
+  );
+}
+
+function sentencesOfParagraphs(paragraphs: readonly string[]): string[] {
+  return paragraphs
+    .flatMap((paragraph) =>
+      splitSentences(paragraph).map(({ from, to }) => paragraph.slice(from, to).trim()),
+    )
+    .filter(isWhole);
+}
+
+/** Sentences of running text without code, page by page. */
+function pagesOf(folder: string): string[][] {
+  return htmlFiles(folder).map((file) => {
+    const sentences: string[] = [];
     const { text, spans } = readPage(file);
     let at = 0;
     for (const line of text.split("\n")) {
@@ -53,24 +62,24 @@ function sentencesOfPages(folder: string): string[] {
       for (const place of splitSentences(line)) {
         if (coded.some((span) => span.from < from + place.to && span.to > from + place.from))
           continue;
-        takeWhole(sentences, line.slice(place.from, place.to));
+        sentences.push(line.slice(place.from, place.to));
       }
     }
-  }
-  return sentences;
+    return sentences.filter(isWhole);
+  });
 }
 
-function takeWhole(sentences: string[], sentence: string): void {
-  if (/^[A-Z].*[a-z].*\.$/.test(sentence)) take(sentences, sentence);
+function isWhole(sentence: string): boolean {
+  return /^[A-Z].*[a-z].*\.$/.test(sentence) && isLongEnough(sentence);
 }
 
 /** Words below and above which a sentence teaches nothing. */
 const SHORTEST = 4;
 const LONGEST = 80;
 
-function take(sentences: string[], sentence: string): void {
+function isLongEnough(sentence: string): boolean {
   const words = sentence.split(" ").length;
-  if (words >= SHORTEST && words <= LONGEST) sentences.push(sentence);
+  return words >= SHORTEST && words <= LONGEST;
 }
 
 /** The phrases of one sentence that stands alone. */

@@ -11,20 +11,20 @@ const SPEECHES = path.resolve(import.meta.dirname, "../../node_modules/@stdlib/d
 const FIRST_YEAR = 1865;
 const TALES = "/usr/share/games/endless-sky/data";
 
-/** Paragraphs, each one line. */
-export function paragraphs(): string[] {
+/** Texts, each a list of paragraphs. */
+export function proseTexts(): string[][] {
   return [...speeches(), ...tales()];
 }
 
-function speeches(): string[] {
+function speeches(): string[][] {
   return textFiles(SPEECHES)
     .filter((file) => Number.parseInt(path.basename(file), 10) >= FIRST_YEAR)
-    .flatMap((file) => readFileSync(file, "utf8").split("\n"));
+    .map((file) => readFileSync(file, "utf8").split("\n"));
 }
 
 /** What stands between grave accents is told; the rest steers the game. */
-function tales(): string[] {
-  return textFiles(TALES).flatMap((file) =>
+function tales(): string[][] {
+  return textFiles(TALES).map((file) =>
     Array.from(readFileSync(file, "utf8").matchAll(/`([^`\n]+)`/g), ([, told]) => told ?? ""),
   );
 }

@@ -161,6 +161,11 @@ export class Engine {
     return { from: block?.from ?? 0, to: block?.to ?? 0 };
   }
 
+  /** The block's text as it is now. */
+  textOf(index: number): string {
+    return this.texts[index] ?? "";
+  }
+
   /** Takes in edits (sorted, each inside one block) and re-checks what they touch. */
   edit(edits: readonly Edit[]): MarkUpdate {
     const byBlock = new Map<number, Edit[]>();

@@ -1,6 +1,6 @@
 import type { Check, Fact } from "./check.ts";
 import { agreement } from "./grammar/agreement.ts";
-import { aOrAn, doubleDeterminer, missingArticle } from "./grammar/articles.ts";
+import { aOrAn, doubleDeterminer } from "./grammar/articles.ts";
 import { calendarCapital, paragraphStart, pronounI, titleCapital } from "./grammar/capitals.ts";
 import {
   clauseComma,
@@ -23,6 +23,7 @@ import {
   swappedWords,
 } from "./grammar/little-words.ts";
 import { markSlips, unpaired } from "./grammar/marks.ts";
+import { missingArticle } from "./grammar/missing-article.ts";
 import { doubleNegative, pairedConjunctions } from "./grammar/negation.ts";
 import { apostrophePlural, missingApostrophe, pluralOfFigures } from "./grammar/possessives.ts";
 import { requiredPreposition } from "./grammar/prepositions.ts";

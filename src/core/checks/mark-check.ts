@@ -7,7 +7,7 @@ import type { Match } from "./patterns/matcher.ts";
 import { choicesOf, markedRange, replaceBy } from "./patterns/mend.ts";
 
 /** What a check of phrases is made from. */
-export interface MarkCheckParts {
+export interface MarkCheckParts<F extends MarkFact = MarkFact> {
   id: string;
   weight: Weight;
   code: string;
@@ -22,7 +22,7 @@ export interface MarkCheckParts {
   /** Whether a match counts. */
   accepts?: (match: Match, syntax: Syntax, language: Language) => boolean;
   /** Finds what no pattern tells, in blocks where one of `at` matches, or in every one. */
-  find?: (syntax: Syntax, language: Language, block: AnalysedBlock) => Found[];
+  find?: (syntax: Syntax, language: Language, block: AnalysedBlock) => Found<F>[];
   at?: readonly string[];
   /** Its matches are less than certain. */
   unsure?: (match: Match, syntax: Syntax) => boolean;
@@ -34,7 +34,7 @@ export interface MarkCheckParts {
 }
 
 /** A place found: units, [from, to), and ways to mend them. */
-export interface Found {
+export interface Found<F extends MarkFact = MarkFact> {
   from: number;
   to: number;
   /** Texts to put in its place, "" for nothing; or choices made up already. */
@@ -43,14 +43,16 @@ export interface Found {
   unsure?: boolean;
   /** Where it differs from the check's own. */
   weight?: Weight;
+  /** What its fact holds beside a mark, for a check that judges by the whole text. */
+  beside?: Omit<F, keyof MarkFact>;
 }
 
 /** Most checks find nothing in most blocks. */
-const NOTHING: MarkFact[] = [];
+const NOTHING: never[] = [];
 const NOT_READ: readonly BlockKind[] = ["code", "reference"];
 
 /** A check whose facts are its marks: patterns, a search of the phrases, or both. */
-export function markCheck(parts: MarkCheckParts): Check<MarkFact> {
+export function markCheck<F extends MarkFact = MarkFact>(parts: MarkCheckParts<F>): Check<F> {
   const { id, weight, code, title, why, source, examples } = parts;
   const places = new Set(parts.at ?? []);
   const patterns = [...(parts.patterns ?? []), ...places];
@@ -87,10 +89,10 @@ export function markCheck(parts: MarkCheckParts): Check<MarkFact> {
     syntax: Syntax,
     language: Language,
     matches: readonly Match[],
-    finds: readonly Found[],
-  ): MarkFact[] {
-    const facts: MarkFact[] = [];
-    const add = (first: number, last: number, fact: MarkFact) => {
+    finds: readonly Found<F>[],
+  ): F[] {
+    const facts: F[] = [];
+    const add = (first: number, last: number, fact: MarkFact, beside?: Found<F>["beside"]) => {
       // What would change nothing is no mark.
       if (fact.choices[0]?.label === block.text.slice(fact.from, fact.to)) return;
       let places = 0;
@@ -101,7 +103,7 @@ export function markCheck(parts: MarkCheckParts): Check<MarkFact> {
       if (parts.groups) {
         fact.group = `${id}:${block.text.slice(fact.from, fact.to).toLowerCase()}`;
       }
-      facts.push(fact);
+      facts.push({ ...fact, ...beside } as F);
     };
     for (const match of matches) {
       if (places.has(match.pattern.source)) continue;
@@ -121,14 +123,15 @@ export function markCheck(parts: MarkCheckParts): Check<MarkFact> {
       );
       const reason = filled(found.reason ?? parts.reason, block.text, from, to, choices);
       const { unsure, weight: own } = found;
-      add(found.from, found.to, {
+      const fact = {
         from,
         to,
         reason,
         choices,
         ...(unsure ? { unsure } : {}),
         ...(own ? { weight: own } : {}),
-      });
+      };
+      add(found.from, found.to, fact, found.beside);
     }
     return facts;
   }

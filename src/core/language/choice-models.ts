@@ -1,7 +1,9 @@
 import { z } from "zod";
 import { type Around, fitOf, fitOfEnd, idsAround } from "./fit.ts";
+import { isForeign } from "./foreign.ts";
 import { ownerForm } from "./mark-slots.ts";
 import { NounHabits } from "./noun-habits.ts";
+import { type NounRecord, RECORDS, recordFeature, recordIndex } from "./noun-record.ts";
 import { finiteVerbAt } from "./number-slots.ts";
 import { likelierArticle, type Slot, SlotFinder } from "./slot-finder.ts";
 import { featureKey, followsPreposition, MAX_FEATURES, nearFeatures } from "./slots.ts";
@@ -57,12 +59,15 @@ export interface BetterChoice extends Slot {
 }
 
 /** A lead by what stands next to the place that the other features hardly ever make up for; chosen on the tuning part. */
-const CLEAR_LEAD = { words: 0.8, stop: 2.5, owner: 1, number: 3, article: 1.5, form: 2 };
+const CLEAR_LEAD = { words: 0.6, stop: 1.2, owner: 0.6, number: 0.8, article: 0.6, form: 1.8 };
 /** The same once those of the kind are added, before those that lie farther out. */
-const CLEARER_LEAD = { words: 1.2, stop: 2.5, owner: 3, number: 2.5, article: 1.5, form: 3 };
+const CLEARER_LEAD = { words: 1.1, stop: 2.2, owner: 0.9, number: 1.3, article: 0.5, form: 3.8 };
 
 /** Log odds of a subject's number beyond which its verb is not asked about; chosen on the tuning part. */
 const CLEAR_ODDS = 2;
+/** Leads by the place alone from which on the other places of a noun may make an article lack. */
+const LEAST_FOR_ARTICLE = 0;
+
 /** Log odds beyond which a noun that stands bare is not asked about; likewise. */
 const MOSTLY_BARE = 0.5;
 
@@ -76,6 +81,8 @@ export class ChoiceModels {
   private readonly features = new Int32Array(MAX_FEATURES);
   private readonly scores = new Int32Array(64);
   private readonly values: number[] = [];
+  /** What each record of a noun adds to the lead of an article. */
+  private readonly recordLeads = new Float32Array(RECORDS);
   /** The place whose features are at hand; where the near ones end, those of words' own, and all; 0 for those not yet there. */
   private contextOf = -1;
   private near = 0;
@@ -104,9 +111,33 @@ export class ChoiceModels {
     this.subjects = SubjectModel.read(bytes.subarray(after));
     this.habits = new NounHabits(bytes.subarray(after + SUBJECT_TABLE));
     this.finder = new SlotFinder(models, table, this.subjects, this.habits);
+    this.readRecordLeads();
   }
 
-  /** The places where something else fits better, by more than its threshold. */
+  /** The model of articles; null where there is none. */
+  get articles(): ChoiceModel | null {
+    return this.models.find(({ kind }) => kind === "article") ?? null;
+  }
+
+  /** What the other places of a noun in its text add to the lead of an article before it. */
+  leadOfRecord(record: NounRecord): number {
+    return this.recordLeads[recordIndex(record)] ?? 0;
+  }
+
+  private readRecordLeads(): void {
+    const weights = this.weights[this.models.findIndex(({ kind }) => kind === "article")];
+    const scores = new Int32Array(2);
+    for (let index = 0; index < RECORDS; index++) {
+      scores.fill(0);
+      weights?.add(scores, featureKey(recordFeature(index)));
+      this.recordLeads[index] = ((scores[1] ?? 0) - (scores[0] ?? 0)) / WEIGHT_SCALE;
+    }
+  }
+
+  /**
+   * The places where something else fits better, by more than its threshold; those that lack an
+   * article by any lead at all, since the other places of the noun count too (`leadOfRecord`).
+   */
   better(syntax: Syntax, trigrams: Trigrams): BetterChoice[] {
     const found: BetterChoice[] = [];
     this.contextOf = -1;
@@ -115,11 +146,12 @@ export class ChoiceModels {
       if (!model) return;
       const sure = model.thresholds[slot.typed] ?? Number.POSITIVE_INFINITY;
       const threshold = Math.min(sure, model.doubts[slot.typed] ?? Number.POSITIVE_INFINITY);
+      const least = model.kind === "article" ? LEAST_FOR_ARTICLE : threshold;
       if (threshold === Number.POSITIVE_INFINITY) return;
       if (model.kind === "number" && this.hasItsNumber(syntax, slot)) return;
       if (model.kind === "article" && this.isMostlyBare(syntax, slot)) return;
-      const better = this.judge(syntax, slot, model, trigrams, threshold);
-      if (better && better.margin > threshold)
+      const better = this.judge(syntax, slot, model, trigrams, least);
+      if (better && better.margin > least && !isForeign(syntax, slot.from))
         found.push({ ...better, sure: better.margin > sure });
     });
     return found;

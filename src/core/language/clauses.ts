@@ -69,6 +69,8 @@ export function subjectOf(syntax: Syntax, verb: VerbGroup): Subject | null {
     if (!group) return null;
     const preposition = group.from - 1;
     const before = tags[preposition] ?? 0;
+    // "Up sixty steps is the lamp": a place comes first.
+    if (preposition === start && before === TAG.RP) return null;
     if (preposition >= start && before === TAG.IN) {
       if (words[preposition - 1]?.form === "," || preposition === start) return null;
       at = preposition - 1;

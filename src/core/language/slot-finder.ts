@@ -3,6 +3,7 @@ import { numberOf, subjectOf } from "./clauses.ts";
 import { VERB } from "./lexicon.ts";
 import { mayOpen, ownerFeatures, ownerUnits, stopFeatures } from "./mark-slots.ts";
 import type { NounHabits } from "./noun-habits.ts";
+import { articlePlace } from "./noun-record.ts";
 import { numberFeatures } from "./number-slots.ts";
 import { isPlainNumber, isPlainPlural, isPlainWord } from "./plain-places.ts";
 import {
@@ -14,7 +15,7 @@ import {
   wideFeatures,
 } from "./slots.ts";
 import type { SubjectModel } from "./subject-model.ts";
-import type { NounGroup, Syntax } from "./syntax.ts";
+import type { Syntax } from "./syntax.ts";
 import { TAG, TAG_SETS, tagSet } from "./tag-sets.ts";
 import type { Trigrams } from "./trigrams.ts";
 import { BARE, ING, PARTICIPLE, PAST, PRESENT, THIRD, type WordTable } from "./words.ts";
@@ -130,8 +131,9 @@ export class SlotFinder {
     }
     if (this.article < 0) return;
     for (const group of syntax.nounGroups) {
-      const slot = articleSlot(syntax, group);
-      if (slot) found({ model: this.article, ...slot }, false);
+      const place = articlePlace(syntax, group);
+      if (!place) continue;
+      found({ model: this.article, ...place, typed: place.to > place.from ? 1 : 0 }, false);
     }
   }
 
@@ -295,21 +297,4 @@ export function formTyped(syntax: Syntax, at: number, tag: number): number {
       return tag === TAG.NNS ? THIRD : tag === TAG.JJ ? PARTICIPLE : BARE;
     }
   }
-}
-
-/** Where an article stands or could stand in a noun group. */
-function articleSlot(syntax: Syntax, group: NounGroup): Omit<Slot, "model"> | null {
-  const { words, tags } = syntax;
-  if (group.pronoun || tags[group.head] !== TAG.NN) return null;
-  const first = words[group.from]?.form ?? "";
-  if (first === "the" || first === "a" || first === "an") {
-    return { from: group.from, to: group.from + 1, typed: 1 };
-  }
-  if (group.determiner >= 0) return null;
-  const tag = tags[group.from] ?? 0;
-  if (TAG_SETS.NAME[tag] || tag === TAG.CD || tag === TAG.POS) return null;
-  for (let at = group.from; at < group.to; at++) if (tags[at] === TAG.POS) return null;
-  const before = tags[group.from - 1] ?? 0;
-  if (group.from > (syntax.sentenceFrom[group.from] ?? 0) && before === TAG.POS) return null;
-  return { from: group.from, to: group.from, typed: 0 };
 }

@@ -1,6 +1,6 @@
 import type { NounHabits } from "./noun-habits.ts";
 import { isComparison } from "./plain-places.ts";
-import type { Syntax } from "./syntax.ts";
+import type { NounGroup, Syntax } from "./syntax.ts";
 import { TAG, TAG_SETS } from "./tag-sets.ts";
 import type { Trigrams } from "./trigrams.ts";
 import { hashText, type Word, type WordTable } from "./words.ts";
@@ -335,6 +335,7 @@ export function groupFeatures(
     add(197, mix(habit, words[to]?.kin ?? 0));
     add(198, mix(habit * 8 + length, kinBefore));
   }
+  count = sentenceFeatures(syntax, from, to, noun, features, count);
   // What is counted is met in the plural too.
   const plurals = table.word(table.inflect(head?.form ?? "", "NNS")).frequency;
   const more = Math.max(-8, Math.min(8, Math.round(plurals - (head?.frequency ?? 0))));
@@ -366,6 +367,62 @@ export function groupFeatures(
     add(109, mix(fine(bare), tagBefore));
     add(110, mix(fine(bare), length * 64 + tagBefore));
   }
+  return count;
+}
+
+/** How a noun group is determined, where a partner of it or its sentence is asked about. */
+function makeup({ words, tags }: Syntax, group: NounGroup | undefined): number {
+  if (!group) return 0;
+  if (group.pronoun) return 1;
+  const first = words[group.from]?.form ?? "";
+  if (first === "the" || first === "a" || first === "an") return ARTICLED;
+  if (group.determiner >= 0) return 3;
+  return tags[group.head] === TAG.NNS ? 4 : tags[group.head] === TAG.NN ? BARE_NOUN : 6;
+}
+const ARTICLED = 2;
+const BARE_NOUN = 5;
+
+/** Adds what a noun group has beside it in "lock and key", and how sparing of articles its sentence is. */
+function sentenceFeatures(
+  syntax: Syntax,
+  from: number,
+  to: number,
+  noun: number,
+  features: Int32Array,
+  counted: number,
+): number {
+  const { tags, nounAt, nounGroups } = syntax;
+  const own = nounGroups[nounAt[to] ?? -1];
+  const end = own?.to ?? to;
+  const start = syntax.sentenceFrom[from] ?? 0;
+  const last = syntax.sentenceTo[from] ?? tags.length;
+  const partner = (joint: number, unit: number) =>
+    joint >= start && joint < last && tags[joint] === TAG.CC
+      ? 1 + makeup(syntax, nounGroups[nounAt[unit] ?? -1])
+      : 0;
+  const before = partner(from - 1, from - 2);
+  const after = partner(end, end + 1);
+  let articled = 0;
+  let bare = 0;
+  for (let at = start; at < last; at++) {
+    const group = nounGroups[nounAt[at] ?? -1];
+    if (!group || group === own || group.head !== at) continue;
+    const made = makeup(syntax, group);
+    if (made === ARTICLED) articled++;
+    if (made === BARE_NOUN) bare++;
+  }
+  const few = (count: number) => Math.min(4, count);
+  let count = counted;
+  const add = (kind: number, value: number) => {
+    features[count++] = mix(kind * KIND, value);
+  };
+  add(150, few(articled) * 8 + few(bare));
+  add(151, few(articled) * 8 + Math.min(5, (last - start) >> 3));
+  add(152, before);
+  add(153, after);
+  add(154, before * 8 + after);
+  add(155, mix(before, noun));
+  add(156, mix(after, noun));
   return count;
 }
 

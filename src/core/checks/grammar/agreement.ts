@@ -13,6 +13,7 @@ import {
 import { TAG, TAG_SETS } from "../../language/tag-sets.ts";
 import { UNCHANGED, type WordTable } from "../../language/words.ts";
 import { type Found, markCheck } from "../mark-check.ts";
+import { isAmount } from "./amounts.ts";
 import { betterChoices } from "./better-choices.ts";
 import {
   CLEAR,
@@ -38,6 +39,7 @@ export const agreement = markCheck({
     { leave: "The keeper and her brother live by the quay." },
     { leave: "If it were shut, we would wait." },
     { leave: "A number of boats are in." },
+    { leave: "Three metres of water is enough, and ten dollars was too much." },
   ],
   reason: "The verb does not agree with its subject.",
   find(syntax, language, block) {
@@ -138,6 +140,7 @@ function plainDisagreement(
   if (isIdentifier(head) || (words[subject.group.head]?.traits ?? 0) === 0) return null;
   if ((syntax.places[subject.group.head] ?? 0) & CODE) return null;
   if ((subject.number === "singular") === singular) return null;
+  if (singular && isAmount(syntax, subject.group)) return null;
   // "algorithm" taken for a plural, "semantics" that may be either.
   const plain = words[subject.group.head]?.form ?? "";
   const noPlural = table.noun(plain) === plain && !TRUE_PLURALS.test(plain);

@@ -1,9 +1,7 @@
-import { likelierArticle } from "../../language/slot-finder.ts";
 import { openingSound } from "../../language/sounds.ts";
 import { written } from "../../language/syntax.ts";
 import { TAG, tagSet } from "../../language/tag-sets.ts";
-import { type Found, markCheck } from "../mark-check.ts";
-import { betterChoices } from "./better-choices.ts";
+import { markCheck } from "../mark-check.ts";
 
 /** "a" and "an" by the sound of the next word. */
 export const aOrAn = markCheck({
@@ -121,45 +119,5 @@ export const doubleDeterminer = markCheck({
       return false;
     if (/^[^\s,]/.test(text.slice(second?.to ?? 0))) return false;
     return !/["“”]/.test(text.slice(first?.from ?? 0, second?.to ?? 0));
-  },
-});
-
-/** A singular count noun without an article, told by the model. */
-export const missingArticle = markCheck({
-  id: "grammar/missing-article",
-  weight: "settle",
-  code: "art",
-  title: "Article missing",
-  why: "A singular noun for a thing that can be counted hardly ever stands alone: it takes “a”, “the”, a possessive or the like. Titles, headlines, lists of parts and fixed phrases (“by hand”) do without.",
-  source: "common practice; the places are found by a model learned from edited prose",
-  examples: [
-    { wrong: "They built wall along the quay.", right: "They built a wall along the quay." },
-    { leave: "They went by boat and were in good health." },
-    { leave: "He is in charge of Harbour House." },
-  ],
-  reason: "“{}” can be counted, and stands here without an article.",
-  notIn: ["heading", "cell", "caption", "item"],
-  find(syntax, language) {
-    const found: Found[] = [];
-    for (const { from, sure } of betterChoices(syntax, language, "article")) {
-      const group = syntax.nounGroups[syntax.nounAt[from] ?? -1];
-      if (!group) continue;
-      const first = written(syntax, from);
-      const opens = from === syntax.sentenceFrom[from];
-      if (!opens && /^\p{Lu}/u.test(first)) continue;
-      // "the on switch": the preposition belongs to the noun.
-      if (syntax.tags[from - 2] === TAG.DT && syntax.tags[from - 1] === TAG.IN) continue;
-      const rest = syntax.text.slice(syntax.units[from]?.from ?? 0, syntax.units[group.to - 1]?.to);
-      const small = opens ? rest.slice(0, 1).toLowerCase() + rest.slice(1) : rest;
-      const article = openingSound(small) === "vowel" ? "an" : "a";
-      const mends = [`${article} ${small}`, `the ${small}`];
-      found.push({
-        from,
-        to: group.to,
-        unsure: !sure,
-        mends: likelierArticle({ to: from }, syntax) === "the" ? mends.reverse() : mends,
-      });
-    }
-    return found;
   },
 });

@@ -26,7 +26,11 @@ export const confusedWords = markCheck({
   reason: "“{1}” fits here better than “{}”.",
   find(syntax, language) {
     const found: Found[] = [];
-    for (const { from, to, best, classes, sure } of betterChoices(syntax, language, "words")) {
+    const all = betterChoices(syntax, language, "words");
+    for (const { from, to, best, classes, sure, margin } of all) {
+      // "They new the tides": of two neighbours the one that is further off is the slip.
+      const beside = all.some((one) => (one.to === from || one.from === to) && one.margin > margin);
+      if (beside) continue;
       const word = classes[best] ?? "";
       const { words } = syntax;
       const after = words[to]?.form ?? "";

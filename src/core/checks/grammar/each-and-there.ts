@@ -1,5 +1,6 @@
 import { TAG } from "../../language/tag-sets.ts";
 import { markCheck } from "../mark-check.ts";
+import { SUMS } from "./amounts.ts";
 
 /** "Each of the gauges have": the verb goes with "each". */
 export const eachAgreement = markCheck({
@@ -45,10 +46,6 @@ export const eachAgreement = markCheck({
     return !/^(?:and|or|than|with|do|does|did|if)$/.test(before) || opens;
   },
 });
-
-/** Plurals that are one sum, and nouns that end like plurals. */
-export const SUMS =
-  /^(?:dollars|pounds|miles|years|days|minutes|percent|hours|feet|means|news|series|data|media|headquarters|politics|physics|mathematics)$/;
 
 /** "There is many": the verb goes with what follows. */
 export const thereAgreement = markCheck({

@@ -9,7 +9,7 @@ import {
   written,
 } from "../../language/syntax.ts";
 import { TAG, TAG_SETS } from "../../language/tag-sets.ts";
-import { SUMS } from "./each-and-there.ts";
+import { isAmount, SUMS } from "./amounts.ts";
 
 /** How far ahead the model must have the other number where the phrases show one as well. */
 export const CLEAR = 2.5;
@@ -47,8 +47,12 @@ export function mayDisagree(
   const { words, places, tags } = syntax;
   const unit = verb.from;
   if (hasNoNumber(syntax, unit, best)) return false;
+  if (best === 0 && tags[unit] === TAG.VB && isWished(syntax, unit)) return false;
   const subject = subjectOf(syntax, verb);
+  if (best === 1 && subject && isAmount(syntax, subject.group)) return false;
   if (words[unit - 1]?.form === "there" && subject) {
+    // "There are a lamp and a rope": two things.
+    if (best === 0 && /^(?:and|,)$/.test(words[subject.group.to]?.form ?? "")) return false;
     // "There is a lot of them": told by a check of its own.
     if (SUMS.test(words[subject.group.head]?.form ?? "")) return false;
     // "There were no sound": one thing, to the model as to the tagger.
@@ -87,6 +91,25 @@ function hasNoNumber(syntax: Syntax, unit: number, best: number): boolean {
   if (best !== 0) return false;
   return (words[unit]?.form === "were" && isSupposed(syntax, unit)) || isAskedFor(syntax, unit);
 }
+
+/** "They asked that it return", "letting the smoke lie": a plain form, which has no number. */
+function isWished({ words, nounAt, nounGroups, sentenceFrom }: Syntax, unit: number): boolean {
+  const before = nounGroups[nounAt[unit - 1] ?? -1];
+  if (before && CAUSING.test(words[before.from - 1]?.form ?? "")) return true;
+  const from = Math.max(sentenceFrom[unit] ?? 0, unit - WISHED_REACH);
+  let told = false;
+  for (let at = unit - 1; at >= from; at--) {
+    const form = words[at]?.form ?? "";
+    if (told && WISHING.test(form)) return true;
+    told = form === "that";
+  }
+  return false;
+}
+const WISHED_REACH = 16;
+const CAUSING =
+  /^(?:let|lets|letting|makes?|made|making|saw|seen?|watch(?:ed|ing)?|heard?|helps?|helped|bade|bid)$/;
+const WISHING =
+  /^(?:ask|demand|insist|recommend|request|propose|suggest|order|urge|beg|advise|command)(?:s|ed|ing)?$|^(?:requir|propos|urg|advis)(?:es?|ed|ing)$|^(?:essential|imperative|important|necessary|vital|desirable|better|demand|request)$/;
 
 /** A capital between subject and verb begins another sentence, a bullet another line. */
 function isCutOff(syntax: Syntax, { to }: NounGroup, unit: number): boolean {
@@ -136,7 +159,7 @@ function isKnownSubject(syntax: Syntax, { head, pronoun }: NounGroup): boolean {
 }
 
 /** What follows is an object, which a noun does not have. */
-function takesObject({ tags }: Syntax, unit: number): boolean {
+export function takesObject({ tags }: Syntax, unit: number): boolean {
   const next = tags[unit + 1];
   return next === TAG.DT || next === TAG.PRP$ || next === TAG.PPO;
 }

@@ -203,6 +203,7 @@ export const finalMark = markCheck({
       if (found.some((one) => one.from === unit)) continue;
       // "… would be called Welcome To Our City": a title.
       if (TITLE.test(text.slice(units[from]?.from))) continue;
+      if (!sure && mayGoOn(syntax, from)) continue;
       found.push({ ...withStop(syntax, unit), unsure: !sure });
     }
     for (const unit of beforeSpeech(syntax)) {
@@ -221,6 +222,15 @@ export const finalMark = markCheck({
     return found;
   },
 });
+
+/** "The car I wanted": a relative clause; "Army Engineers", "Carl Dill": words with capitals that belong together. */
+function mayGoOn(syntax: Syntax, unit: number): boolean {
+  const { words, tags, sentenceFrom } = syntax;
+  if (words[unit]?.form === "i") return TAG_SETS.NOUN[tags[unit - 1] ?? 0] === 1;
+  const capital =
+    /^\p{Lu}/u.test(written(syntax, unit - 1)) && unit - 1 > (sentenceFrom[unit] ?? 0);
+  return capital && TAG_SETS.NOUN[tags[unit] ?? 0] === 1;
+}
 
 function isClear(better: readonly Better[], unit: number): boolean {
   return better.some(({ from, margin }) => from === unit && margin > CLEAR);

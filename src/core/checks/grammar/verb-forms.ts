@@ -9,6 +9,7 @@ import type { Trigrams } from "../../language/trigrams.ts";
 import { BARE, ING, PARTICIPLE, type WordTable } from "../../language/words.ts";
 import { type Found, markCheck } from "../mark-check.ts";
 import { betterChoices } from "./better-choices.ts";
+import { takesObject } from "./may-disagree.ts";
 
 /** A verb in a form that what stands before it does not take. */
 export const verbForm = markCheck({
@@ -39,7 +40,9 @@ export const verbForm = markCheck({
       found.push({
         from,
         to: from + 1,
-        mends: [form],
+        mends: isBareAfterModal(syntax, from, form)
+          ? withPassive(syntax, from, form, table)
+          : [form],
         reason,
         unsure,
         ...(told ? {} : { weight: "settle" }),
@@ -93,6 +96,23 @@ const POINTS = new Set(
   ),
 );
 
+function isBareAfterModal(syntax: Syntax, unit: number, form: string): boolean {
+  const by = syntax.tags[unitBefore(syntax, unit)];
+  return by === TAG.MD && form !== "be" && form !== "have";
+}
+
+/**
+ * "Options can passed": the plain form, or the passive that a participle was meant for, which comes
+ * first before "by", "to" and the like.
+ */
+function withPassive(syntax: Syntax, unit: number, form: string, table: WordTable): string[] {
+  const written = syntax.words[unit]?.form ?? "";
+  const next = syntax.words[unit + 1]?.form ?? "";
+  if (!table.isForm(written, PARTICIPLE) || takesObject(syntax, unit)) return [form];
+  const passive = `be ${written}`;
+  return /^(?:as|by|from|into|on|to|with)$/.test(next) ? [passive, form] : [form, passive];
+}
+
 /** Nouns in -ing that one has, as they may be tagged as verbs. */
 const HAD_THINGS = new Set("meaning bearing standing training funding backing feeling".split(" "));
 
@@ -143,7 +163,7 @@ function plainForm(syntax: Syntax, unit: number, tag: number, table: WordTable):
   const before = words[at]?.form ?? "";
   const form = words[unit]?.form ?? "";
   const next = tags[unit + 1] ?? 0;
-  const object = next === TAG.DT || next === TAG.PRP$ || next === TAG.PPO;
+  const object = takesObject(syntax, unit);
   if (form.startsWith("'") || !isGovernor(words[at]?.form ?? "", at === start)) return -1;
   if (
     tags[at] === TAG.MD &&

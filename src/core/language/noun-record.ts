@@ -1,0 +1,54 @@
+import { KIND, mixHashes } from "./slots.ts";
+import type { NounGroup, Syntax } from "./syntax.ts";
+import { TAG, TAG_SETS } from "./tag-sets.ts";
+
+/**
+ * How a text treats a noun in its other places. What has an article in a dozen of them has lost one
+ * where it stands without; what goes without in a dozen needs none.
+ */
+export interface NounRecord {
+  /** Places with an article. */
+  articled: number;
+  /** Places with neither article nor another determiner. */
+  bare: number;
+}
+
+const STEPS = 6;
+/** Records that are told apart. */
+export const RECORDS = STEPS * STEPS;
+
+/** Counts up to three are told apart, then 4 to 6 from more. */
+function stepOf(count: number): number {
+  return count <= 3 ? count : count <= 6 ? 4 : 5;
+}
+
+/** Which of the RECORDS a record counts as. */
+export function recordIndex({ articled, bare }: NounRecord): number {
+  return stepOf(articled) * STEPS + stepOf(bare);
+}
+
+/** The feature that stands for a record in the model of articles. */
+export function recordFeature(index: number): number {
+  return mixHashes(199 * KIND, index);
+}
+
+const ARTICLES = new Set(["the", "a", "an"]);
+
+/**
+ * The units of the article of a singular noun group, or the place before the group where one could
+ * stand; null for groups whose noun is none's or has a determiner of another kind.
+ */
+export function articlePlace(
+  { words, tags, sentenceFrom }: Syntax,
+  group: NounGroup,
+): { from: number; to: number } | null {
+  if (group.pronoun || tags[group.head] !== TAG.NN) return null;
+  if (ARTICLES.has(words[group.from]?.form ?? "")) return { from: group.from, to: group.from + 1 };
+  if (group.determiner >= 0) return null;
+  const tag = tags[group.from] ?? 0;
+  if (TAG_SETS.NAME[tag] || tag === TAG.CD) return null;
+  for (let at = group.from; at < group.to; at++) if (tags[at] === TAG.POS) return null;
+  const opens = group.from <= (sentenceFrom[group.from] ?? 0);
+  if (!opens && tags[group.from - 1] === TAG.POS) return null;
+  return { from: group.from, to: group.from };
+}
