@@ -18,7 +18,7 @@ export interface Judged {
 type Kind = ChoiceModel["kind"];
 
 /** No mark without a lead of this much, however few the false alarms. */
-const LEAST_LEAD = { words: 1.5, number: 1, form: 1, article: 1, stop: -0.5, owner: 1.2 };
+const LEAST_LEAD = { words: 1.5, number: 0.7, form: 1, article: 1, stop: -0.5, owner: 1.2 };
 /** Leads that are tried, from the largest down. */
 const LARGEST_LEAD = 30;
 const STEP = 0.1;

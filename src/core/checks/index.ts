@@ -43,7 +43,8 @@ import {
   numberNoun,
   oneOf,
 } from "./grammar/quantities.ts";
-import { finalMark, questionMark } from "./grammar/sentence-ends.ts";
+import { questionMark } from "./grammar/question-mark.ts";
+import { finalMark } from "./grammar/sentence-ends.ts";
 import {
   adverbSplice,
   commaSplice,

@@ -103,7 +103,7 @@ export function markCheck<F extends MarkFact = MarkFact>(parts: MarkCheckParts<F
       if (parts.groups) {
         fact.group = `${id}:${block.text.slice(fact.from, fact.to).toLowerCase()}`;
       }
-      facts.push({ ...fact, ...beside } as F);
+      facts.push((beside ? { ...fact, ...beside } : fact) as F);
     };
     for (const match of matches) {
       if (places.has(match.pattern.source)) continue;

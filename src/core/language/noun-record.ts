@@ -32,8 +32,6 @@ export function recordFeature(index: number): number {
   return mixHashes(199 * KIND, index);
 }
 
-const ARTICLES = new Set(["the", "a", "an"]);
-
 /**
  * The units of the article of a singular noun group, or the place before the group where one could
  * stand; null for groups whose noun is none's or has a determiner of another kind.
@@ -43,7 +41,9 @@ export function articlePlace(
   group: NounGroup,
 ): { from: number; to: number } | null {
   if (group.pronoun || tags[group.head] !== TAG.NN) return null;
-  if (ARTICLES.has(words[group.from]?.form ?? "")) return { from: group.from, to: group.from + 1 };
+  const first = words[group.from]?.form;
+  if (first === "the" || first === "a" || first === "an")
+    return { from: group.from, to: group.from + 1 };
   if (group.determiner >= 0) return null;
   const tag = tags[group.from] ?? 0;
   if (TAG_SETS.NAME[tag] || tag === TAG.CD) return null;

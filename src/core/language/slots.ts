@@ -404,9 +404,13 @@ function sentenceFeatures(
   const after = partner(end, end + 1);
   let articled = 0;
   let bare = 0;
-  for (let at = start; at < last; at++) {
-    const group = nounGroups[nounAt[at] ?? -1];
-    if (!group || group === own || group.head !== at) continue;
+  const index = nounAt[to] ?? 0;
+  let first = index;
+  while ((nounGroups[first - 1]?.from ?? -1) >= start) first--;
+  for (let at = first; at < nounGroups.length; at++) {
+    const group = nounGroups[at];
+    if (!group || group.from >= last) break;
+    if (at === index) continue;
     const made = makeup(syntax, group);
     if (made === ARTICLED) articled++;
     if (made === BARE_NOUN) bare++;

@@ -39,11 +39,9 @@ export function isBareByCustom(syntax: Syntax, group: NounGroup): boolean {
   const { from, to, head } = group;
   const form = (unit: number) => words[unit]?.form ?? "";
   const noun = form(head);
-  const whole = words
-    .slice(from, to)
-    .map((word) => word.form)
-    .join(" ");
-  if (PHRASES.has(whole) || PAIRS.has(`${form(from - 1)} ${whole}`)) return true;
+  const length = to - from;
+  if (length === 1 && (PHRASES.has(noun) || PAIRS.has(`${form(from - 1)} ${noun}`))) return true;
+  if (length === 2 && PHRASES.has(`${form(from)} ${noun}`)) return true;
   // "Year by year", "from pier to pier".
   if (form(from - 2) === noun || form(to + 1) === noun) return true;
   if (isWay(syntax, group) || sharesDeterminer(syntax, group)) return true;

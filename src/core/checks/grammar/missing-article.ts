@@ -151,17 +151,17 @@ function recordsOf(facts: readonly (BarePlace | NounsSeen)[]) {
   for (const fact of facts) {
     if (isBarePlace(fact)) records.set(fact.noun, { ...NO_RECORD });
   }
-  const count = (nouns: readonly string[], key: keyof NounRecord) => {
-    for (const noun of nouns) {
-      const record = records.get(noun);
-      if (record) record[key]++;
-    }
-  };
   for (const fact of facts) {
     if (isBarePlace(fact)) continue;
     articled += fact.articled.length;
-    count(fact.articled, "articled");
-    count(fact.bare, "bare");
+    for (const noun of fact.articled) {
+      const record = records.get(noun);
+      if (record) record.articled++;
+    }
+    for (const noun of fact.bare) {
+      const record = records.get(noun);
+      if (record) record.bare++;
+    }
   }
   return { records, articled };
 }
@@ -190,13 +190,11 @@ const ROUNDS = 20;
  * and what would be a doubt in others' text is then a likely slip.
  */
 export function shareDropped(leads: readonly number[], articled: number): number {
+  const odds = Float64Array.from(leads, (lead) => Math.exp(lead - TOO_SURE));
   let share = 0.1;
   for (let round = 0; round < ROUNDS; round++) {
     let lost = 0;
-    for (const lead of leads) {
-      const odds = share * Math.exp(lead - TOO_SURE);
-      lost += odds / (1 + odds);
-    }
+    for (const one of odds) lost += (share * one) / (1 + share * one);
     share = lost / (lost + articled * ASKED + GRANTED);
   }
   return share;
