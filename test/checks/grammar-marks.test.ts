@@ -62,6 +62,7 @@ describe("an article that lacks", () => {
       "Taken year by year the record shows two periods.",
       "We recommend a smaller, yearly campaign in its place.",
       "They went from pier to pier.",
+      "Gannet Head is a small harbour.",
     ]) {
       assert.deepEqual(
         marked(text).map((mark) => mark.text),

@@ -64,7 +64,10 @@ function foundAt(syntax: Syntax, from: number, lead: number): Found<BarePlace> |
   const group = syntax.nounGroups[syntax.nounAt[from] ?? -1];
   if (!group) return null;
   const opens = from === syntax.sentenceFrom[from];
-  if (!opens && /^\p{Lu}/u.test(written(syntax, from))) return null;
+  // A capital within it makes a name of it, at a sentence's start one after its first word.
+  for (let at = opens ? from + 1 : from; at < group.to; at++) {
+    if (/^\p{Lu}/u.test(written(syntax, at))) return null;
+  }
   if (!opens && (isJoined(syntax, from) || isBareByCustom(syntax, group))) return null;
   const rest = text.slice(units[from]?.from ?? 0, units[group.to - 1]?.to);
   const small = opens ? rest.slice(0, 1).toLowerCase() + rest.slice(1) : rest;
