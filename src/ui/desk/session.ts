@@ -92,6 +92,7 @@ export class DeskSession {
   private shelfTimer: ReturnType<typeof setTimeout> | undefined;
   private readonly keeper: Keeper;
   private hold: Hold | null = null;
+  private lastLess: Promise<void> = Promise.resolve();
   private readonly aloud = new ReadingAloud({
     current: () => this.current(),
     show: (spoken) => this.galley?.showSpoken(spoken),
@@ -435,8 +436,14 @@ export class DeskSession {
     return appetiteFor({ id: rule }, this.settings());
   }
 
-  /** Asks for less of what the open mark's check finds: only when it is sure, then nothing. */
-  async lessLikeThis(inEvery: boolean): Promise<void> {
+  /** Asks for less of what the open mark's check finds: only when it is sure, then nothing; a step for each call. */
+  lessLikeThis(inEvery: boolean): Promise<void> {
+    const step = this.lastLess.then(() => this.takeLess(inEvery));
+    this.lastLess = step.catch(() => undefined);
+    return step;
+  }
+
+  private async takeLess(inEvery: boolean): Promise<void> {
     const { subject } = this.state;
     if (subject?.kind !== "mark") return;
     const { rule } = subject.place.mark;
