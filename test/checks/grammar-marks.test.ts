@@ -72,6 +72,13 @@ describe("an article that lacks", () => {
     }
   });
 
+  test("is not asked for in a title, nor under a letter", () => {
+    const rules = (text: string) => marked(text).map(({ rule }) => rule);
+    assert.ok(!rules("Notes on harbour wall").includes("grammar/missing-article"));
+    assert.ok(!rules("Keeper of the records").includes("grammar/missing-article"));
+    assert.ok(rules("They wrote notes on harbour wall.").includes("grammar/missing-article"));
+  });
+
   test("is found again as the text around it is edited", () => {
     const text = `${OTHERS}\n${WALL}`;
     const engine = new Engine(linesManuscript(text), loadLanguage(), {

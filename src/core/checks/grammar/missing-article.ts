@@ -51,12 +51,20 @@ const barePlaces = markCheck<BarePlace>({
 export const missingArticle: Check<BarePlace | NounsSeen> = {
   ...(barePlaces as Check<BarePlace | NounsSeen>),
   examine(block, language, matches) {
+    if (isTitleLike(block.text)) return [];
     const facts: (BarePlace | NounsSeen)[] = barePlaces.examine(block, language, matches);
     const seen = NOT_READ.has(block.kind) ? null : nounsSeen(block.syntax());
     return seen ? [seen, ...facts] : facts;
   },
   judge,
 };
+
+/** Characters below which a paragraph without a mark at its end is a title or a signature. */
+const TITLE_LENGTH = 80;
+
+function isTitleLike(text: string): boolean {
+  return text.length < TITLE_LENGTH && /[\p{L}\p{N})]\s*$/u.test(text);
+}
 
 /** A noun group without an article, and what to put in its place; null where none belongs. */
 function foundAt(syntax: Syntax, from: number, lead: number): Found<BarePlace> | null {
