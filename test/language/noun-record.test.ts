@@ -2,7 +2,7 @@ import assert from "node:assert/strict";
 import { describe, test } from "node:test";
 import { readSentence } from "../../scripts/corpus/sentences.ts";
 import {
-  articlePlace,
+  articleOf,
   RECORDS,
   recordFeature,
   recordIndex,
@@ -15,9 +15,9 @@ const language = loadLanguage();
 function places(text: string): string[] {
   const syntax = readSentence(text, language);
   return syntax.nounGroups.flatMap((group) => {
-    const place = articlePlace(syntax, group);
-    if (!place) return [];
-    const article = place.to > place.from ? syntax.words[place.from]?.form : "-";
+    const has = articleOf(syntax, group);
+    if (has < 0) return [];
+    const article = has === 1 ? syntax.words[group.from]?.form : "-";
     return [`${article} ${syntax.words[group.head]?.form}`];
   });
 }

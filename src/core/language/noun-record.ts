@@ -33,22 +33,17 @@ export function recordFeature(index: number): number {
 }
 
 /**
- * The units of the article of a singular noun group, or the place before the group where one could
- * stand; null for groups whose noun is none's or has a determiner of another kind.
+ * Whether a noun group has an article, 1, or stands bare where it could have one, 0; -1 for groups
+ * whose noun is no singular one or has a determiner of another kind.
  */
-export function articlePlace(
-  { words, tags, sentenceFrom }: Syntax,
-  group: NounGroup,
-): { from: number; to: number } | null {
-  if (group.pronoun || tags[group.head] !== TAG.NN) return null;
+export function articleOf({ words, tags, sentenceFrom }: Syntax, group: NounGroup): 1 | 0 | -1 {
+  if (group.pronoun || tags[group.head] !== TAG.NN) return -1;
   const first = words[group.from]?.form;
-  if (first === "the" || first === "a" || first === "an")
-    return { from: group.from, to: group.from + 1 };
-  if (group.determiner >= 0) return null;
+  if (first === "the" || first === "a" || first === "an") return 1;
+  if (group.determiner >= 0) return -1;
   const tag = tags[group.from] ?? 0;
-  if (TAG_SETS.NAME[tag] || tag === TAG.CD) return null;
-  for (let at = group.from; at < group.to; at++) if (tags[at] === TAG.POS) return null;
+  if (TAG_SETS.NAME[tag] || tag === TAG.CD) return -1;
+  for (let at = group.from; at < group.to; at++) if (tags[at] === TAG.POS) return -1;
   const opens = group.from <= (sentenceFrom[group.from] ?? 0);
-  if (!opens && tags[group.from - 1] === TAG.POS) return null;
-  return { from: group.from, to: group.from };
+  return !opens && tags[group.from - 1] === TAG.POS ? -1 : 0;
 }

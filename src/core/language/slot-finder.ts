@@ -3,7 +3,7 @@ import { numberOf, subjectOf } from "./clauses.ts";
 import { VERB } from "./lexicon.ts";
 import { mayOpen, ownerFeatures, ownerUnits, stopFeatures } from "./mark-slots.ts";
 import type { NounHabits } from "./noun-habits.ts";
-import { articlePlace } from "./noun-record.ts";
+import { articleOf } from "./noun-record.ts";
 import { numberFeatures } from "./number-slots.ts";
 import { isPlainNumber, isPlainPlural, isPlainWord } from "./plain-places.ts";
 import {
@@ -131,9 +131,10 @@ export class SlotFinder {
     }
     if (this.article < 0) return;
     for (const group of syntax.nounGroups) {
-      const place = articlePlace(syntax, group);
-      if (!place) continue;
-      found({ model: this.article, ...place, typed: place.to > place.from ? 1 : 0 }, false);
+      const typed = articleOf(syntax, group);
+      if (typed < 0) continue;
+      const { from } = group;
+      found({ model: this.article, from, to: from + typed, typed }, false);
     }
   }
 

@@ -1,4 +1,4 @@
-import { articlePlace, type NounRecord } from "../../language/noun-record.ts";
+import { articleOf, type NounRecord } from "../../language/noun-record.ts";
 import { likelierArticle } from "../../language/slot-finder.ts";
 import { openingSound } from "../../language/sounds.ts";
 import { type Syntax, written } from "../../language/syntax.ts";
@@ -103,9 +103,11 @@ function nounsSeen(syntax: Syntax | null): NounsSeen | null {
   if (!syntax) return null;
   const seen: NounsSeen = { from: 0, to: 0, articled: [], bare: [] };
   for (const group of syntax.nounGroups) {
-    const place = articlePlace(syntax, group);
-    const noun = syntax.words[group.head]?.form;
-    if (place && noun) (place.to > place.from ? seen.articled : seen.bare).push(noun);
+    const article = articleOf(syntax, group);
+    if (article >= 0) {
+      const noun = syntax.words[group.head]?.form ?? "";
+      (article === 1 ? seen.articled : seen.bare).push(noun);
+    }
   }
   return seen.articled.length + seen.bare.length > 0 ? seen : null;
 }
