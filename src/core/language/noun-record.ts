@@ -1,4 +1,4 @@
-import { KIND, mixHashes } from "./slots.ts";
+import { isArticle, KIND, mixHashes } from "./slots.ts";
 import type { NounGroup, Syntax } from "./syntax.ts";
 import { TAG, TAG_SETS } from "./tag-sets.ts";
 
@@ -38,8 +38,7 @@ export function recordFeature(index: number): number {
  */
 export function articleOf({ words, tags, sentenceFrom }: Syntax, group: NounGroup): 1 | 0 | -1 {
   if (group.pronoun || tags[group.head] !== TAG.NN) return -1;
-  const first = words[group.from]?.form;
-  if (first === "the" || first === "a" || first === "an") return 1;
+  if (isArticle(words[group.from]?.form)) return 1;
   if (group.determiner >= 0) return -1;
   const tag = tags[group.from] ?? 0;
   if (TAG_SETS.NAME[tag] || tag === TAG.CD) return -1;

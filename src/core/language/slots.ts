@@ -370,12 +370,15 @@ export function groupFeatures(
   return count;
 }
 
+export function isArticle(form: string | undefined): boolean {
+  return form === "the" || form === "a" || form === "an";
+}
+
 /** How a noun group is determined, where a partner of it or its sentence is asked about. */
 function makeup({ words, tags }: Syntax, group: NounGroup | undefined): number {
   if (!group) return 0;
   if (group.pronoun) return 1;
-  const first = words[group.from]?.form ?? "";
-  if (first === "the" || first === "a" || first === "an") return ARTICLED;
+  if (isArticle(words[group.from]?.form)) return ARTICLED;
   if (group.determiner >= 0) return 3;
   return tags[group.head] === TAG.NNS ? 4 : tags[group.head] === TAG.NN ? BARE_NOUN : 6;
 }

@@ -23,9 +23,8 @@ interface BarePlace extends MarkFact {
   lead: number;
 }
 
-/** Blocks that do without articles. */
-const TERSE: readonly BlockKind[] = ["heading", "cell", "caption", "item"];
-const NOT_READ = new Set<BlockKind>([...TERSE, "code", "reference"]);
+/** Blocks that do without articles, or are no prose. */
+const NOT_READ = new Set<BlockKind>(["heading", "cell", "caption", "item", "code", "reference"]);
 
 const barePlaces = markCheck<BarePlace>({
   id: "grammar/missing-article",
@@ -40,7 +39,6 @@ const barePlaces = markCheck<BarePlace>({
     { leave: "He is in charge of Harbour House." },
   ],
   reason: "“{}” can be counted, and stands here without an article.",
-  notIn: TERSE,
   find: (syntax, language) =>
     betterChoices(syntax, language, "article").flatMap(
       ({ from, margin }) => foundAt(syntax, from, margin) ?? [],
@@ -51,9 +49,9 @@ const barePlaces = markCheck<BarePlace>({
 export const missingArticle: Check<BarePlace | NounsSeen> = {
   ...(barePlaces as Check<BarePlace | NounsSeen>),
   examine(block, language, matches) {
-    if (isTitleLike(block.text)) return [];
+    if (NOT_READ.has(block.kind) || isTitleLike(block.text)) return [];
     const facts: (BarePlace | NounsSeen)[] = barePlaces.examine(block, language, matches);
-    const seen = NOT_READ.has(block.kind) ? null : nounsSeen(block.syntax());
+    const seen = nounsSeen(block.syntax());
     return seen ? [seen, ...facts] : facts;
   },
   judge,
