@@ -216,6 +216,7 @@ export const itsOrIts = markCheck({
     { wrong: "The boat lay on it’s side.", right: "The boat lay on its side." },
     { wrong: "Its not the first time.", right: "It’s not the first time." },
     { wrong: "Each well has it’s own tap.", right: "Each well has its own tap." },
+    { wrong: "The day is at it’s shortest.", right: "The day is at its shortest." },
     { leave: "It’s cold, and its own tap is shut; it’s all over." },
     { leave: "It’s side by side with the old one." },
   ],
@@ -223,6 +224,7 @@ export const itsOrIts = markCheck({
   patterns: [
     "has|have|had|lost|lose|loses|kept|on|in|of|by|with|from|for|to|at|under|into|has|changed [it 's] ADJ? own|NOUN !that|who|which|when => its",
     "[it 's] own => its",
+    "at [it 's] JJS => its",
     "<s> [its] not|been|a|an|the|too|very|never|always|only|just|going|time|raining|like|almost|clear|possible|true|important => it’s",
     ",|and|but|that|think|thinks|say|says|said|hope|know|knows|because|if|when|though [its] not|been|a|an|the|too|very|never|going|always|raining => it’s",
   ],
