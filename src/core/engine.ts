@@ -166,7 +166,11 @@ export class Engine {
     return this.texts[index] ?? "";
   }
 
-  /** Takes in edits (sorted, each inside one block) and re-checks what they touch. */
+  /**
+   * Takes in edits (sorted, each inside one block) and re-checks what they touch. The blocks they lie
+   * in are reported whether their marks are others or not: whoever moved marks through the edits may
+   * have dropped some.
+   */
   edit(edits: readonly Edit[]): MarkUpdate {
     const byBlock = new Map<number, Edit[]>();
     for (const edit of edits) {
@@ -189,7 +193,7 @@ export class Engine {
     }
     this.trimCache();
     this.judged.clear();
-    return this.judge();
+    return this.judge(byBlock.keys());
   }
 
   /** Changes what is checked; blocks need no second look. */
@@ -290,7 +294,7 @@ export class Engine {
     return this.vocabulary;
   }
 
-  private judge(): MarkUpdate {
+  private judge(reported: Iterable<number> = []): MarkUpdate {
     const circumstances = this.circumstances();
     const next: Mark[][] = this.blocks.map(() => []);
     this.withheldMarks.clear();
@@ -344,6 +348,7 @@ export class Engine {
       else update.set(index, marks);
     }
     this.marks = kept;
+    for (const index of reported) update.set(index, next[index] ?? []);
     return update;
   }
 

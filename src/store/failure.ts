@@ -11,6 +11,7 @@ export async function keep<T>(write: () => Promise<T>): Promise<T> {
   try {
     return await write();
   } catch (error) {
+    if (error instanceof Error && error.name === "StorageCleared") throw error;
     const name = error instanceof Error ? error.name : "";
     if (name === "QuotaExceededError") {
       throw new NotKept(

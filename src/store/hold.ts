@@ -10,9 +10,19 @@ export interface Hold {
   release(): void;
 }
 
+function lockOf(id: string): string {
+  return `dry-run document ${id}`;
+}
+
+/** Whether some tab holds the document now. */
+export async function isHeld(id: string): Promise<boolean> {
+  const { held = [] } = (await navigator.locks?.query()) ?? {};
+  return held.some(({ name }) => name === lockOf(id));
+}
+
 /** Asks for the document; the hold ends with the page or with `release`. */
 export async function holdDocument(id: string): Promise<Hold> {
-  const name = `dry-run document ${id}`;
+  const name = lockOf(id);
   if (!navigator.locks) return { first: true, granted: Promise.resolve(), release: () => {} };
   let release: () => void = () => {};
   const released = new Promise<void>((resolve) => {

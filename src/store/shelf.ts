@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { APPETITES } from "../core/checks/check.ts";
+import { APPETITES, PASSES } from "../core/checks/check.ts";
 import { LEAVES } from "../core/checks/leave.ts";
 import { FORMATS, KINDS, VARIETIES } from "../core/manuscript/model.ts";
 import { dropLedgerDatabase, originalsDatabase, shelfDatabase } from "./databases.ts";
@@ -30,6 +30,10 @@ export const shelfRecordSchema = z.object({
       weigh: z.number(),
       /** Standing decisions. */
       decided: z.number(),
+      /** Passes that were not read to their end. */
+      unread: z.array(z.enum(PASSES)).default([]),
+      /** The house style it was run under, by `styleStamp`. */
+      style: z.string().default(""),
     })
     .nullable(),
   /** Checks switched off, as records kept it before there were appetites. */
@@ -40,8 +44,9 @@ export const shelfRecordSchema = z.object({
   subjects: z.array(z.string()).default([]),
   /** Kinds of unknown words left alone, or not, against the defaults. */
   leave: z.partialRecord(z.enum(LEAVES), z.boolean()).default({}),
-  /** Where the reader was, as an offset in the text. */
+  /** Where the reader was, as an offset in the text, and in which pass. */
   place: z.number(),
+  pass: z.enum(PASSES).default("spelling"),
 });
 export type ShelfRecord = z.infer<typeof shelfRecordSchema>;
 
@@ -71,8 +76,12 @@ export async function shelve(record: ShelfRecord, bytes: Uint8Array): Promise<vo
 
 /** Changes some of a record; does nothing when the document is gone. Throws NotKept. */
 export async function updateRecord(id: string, changes: Partial<ShelfRecord>): Promise<void> {
-  const record = await readRecord(id);
-  if (record) await keep(() => shelfDatabase.setItem(id, { ...record, ...changes }));
+  const update = async () => {
+    const record = await readRecord(id);
+    if (record) await keep(() => shelfDatabase.setItem(id, { ...record, ...changes }));
+  };
+  // Two tabs that change one record at once must not read what the other is about to write.
+  await (navigator.locks ? navigator.locks.request(`dry-run record ${id}`, update) : update());
 }
 
 /** The bytes a document came as; null when they are gone. */

@@ -39,16 +39,25 @@ export function loadLanguage(): Promise<Language> {
   return loading;
 }
 
+/** Milliseconds to wait before a failed fetch is tried again. */
+const RETRIES_MS = [500, 2500];
+
 /**
  * What the grammar and wording passes need beside: the trigram model, the choice models, the phrase
- * lists. Not having them is no failure: the passes then find less, and corrections rank a little worse.
+ * lists. A failed fetch is tried again; false when they can't be had now, and asking later tries anew.
  */
-export function loadGrammar(): Promise<void> {
-  following ??= fetchGrammar();
-  following.catch(() => {
-    following = null;
-  });
-  return following.catch(() => undefined);
+export async function loadGrammar(): Promise<boolean> {
+  for (const wait of [...RETRIES_MS, null]) {
+    following ??= fetchGrammar();
+    try {
+      await following;
+      return true;
+    } catch {
+      following = null;
+    }
+    if (wait !== null) await new Promise((resolve) => setTimeout(resolve, wait));
+  }
+  return false;
 }
 
 const SUBJECT_URLS: Record<Subject, string> = {

@@ -37,7 +37,11 @@ export interface AboutWord {
 }
 
 export interface Update {
+  /** The number of the edit, as the desk counts them, that the marks are of the text after. */
+  revision: number;
   marks: MarkUpdate;
+  /** Passes that could not be read, since their data can't be had just now. */
+  unread: readonly Pass[];
   counts: Counts;
   /** How many marks of each check are not shown, since a page has enough of them. */
   withheld: ReadonlyMap<string, number>;
@@ -64,22 +68,42 @@ async function withSubjects(settings: CheckSettings): Promise<CheckSettings> {
   return words.length === 0 ? settings : { ...settings, words: [...settings.words, ...words] };
 }
 
-/** Everything an engine has found. */
-function updateOf(engine: Engine): Update {
+/** Why there are no marks: nothing to check has been read here, or an edit before this one is missing. */
+export type Amiss = "unread" | "missed";
+
+/** An engine, the revision of the text it has seen, and the passes it can't run. */
+interface Running {
+  engine: Engine;
+  revision: number;
+  unread: readonly Pass[];
+}
+
+function updateOf({ engine, revision, unread }: Running, marks: MarkUpdate): Update {
+  return { revision, marks, unread, counts: engine.counts(), withheld: engine.withheld() };
+}
+
+const AFTER_SPELLING = PASSES.filter((pass) => pass !== "spelling");
+
+/** Everything an engine has found, blocks without marks included. */
+function wholeUpdate(running: Running): Update {
   const marks: MarkUpdate = new Map();
-  for (const mark of engine.allMarks()) {
-    const group = marks.get(mark.block);
-    if (group) group.push(mark);
-    else marks.set(mark.block, [mark]);
-  }
-  return { marks, counts: engine.counts(), withheld: engine.withheld() };
+  for (let block = 0; block < running.engine.size; block++) marks.set(block, []);
+  for (const mark of running.engine.allMarks()) marks.get(mark.block)?.push(mark);
+  return updateOf(running, marks);
 }
 
 class Proofreader {
-  private engine: Engine | null = null;
+  private running: Running | null = null;
+  /** Edits that came while the first pass of a new check was being read. */
+  private waiting: { edits: readonly Edit[]; revision: number }[] = [];
   /** The last manuscript read: the one to check, so that it need not be sent back here. */
   private manuscript: Manuscript | null = null;
   private run = 0;
+
+  /** Answers, to show that this worker is alive and has nothing long to do. */
+  alive(): true {
+    return true;
+  }
 
   /** Reads a file; a problem is a value, not an error. */
   async read(bytes: Uint8Array, name: string, fallback: Variety): Promise<ReadResult> {
@@ -91,27 +115,37 @@ class Proofreader {
 
   /**
    * Checks the manuscript that was read last, with these edits made on its original text, and keeps
-   * it for further edits. The spelling pass goes first and its marks are delivered as soon as they
-   * are there; the marks of all passes are what is returned. Null when another check was started or
-   * this one was stopped meanwhile.
+   * it for further edits, which are numbered on from `revision`. The spelling pass goes first and its
+   * marks are delivered as soon as they are there; the marks of all passes are what is returned. Null
+   * when another check was started or this one was stopped meanwhile.
    */
   async check(
     edits: readonly Edit[],
+    revision: number,
     settings: CheckSettings,
     report: (progress: Progress) => void,
     deliver: (update: Update) => void,
-  ): Promise<Update | null> {
+  ): Promise<Update | Amiss | null> {
     const run = ++this.run;
-    if (!this.manuscript) return null;
+    this.waiting = [];
+    if (!this.manuscript) return "unread";
     const manuscript = withEdits(this.manuscript, edits);
     const engine = new Engine(manuscript, await loadLanguage(), await withSubjects(settings));
     if (run !== this.run) return null;
     if (!(await this.examine(engine, ["spelling"], run, report))) return null;
-    this.engine = engine;
-    deliver(updateOf(engine));
-    await loadGrammar();
+    const running: Running = { engine, revision, unread: AFTER_SPELLING };
+    this.running = running;
+    for (const late of this.waiting) {
+      if (this.follow(running, late.edits, late.revision) === "missed") return "missed";
+    }
+    this.waiting = [];
+    deliver(wholeUpdate(running));
+    const complete = await loadGrammar();
     if (run !== this.run) return null;
-    return (await this.examine(engine, PASSES, run, report)) ? updateOf(engine) : null;
+    if (!complete) return wholeUpdate(running);
+    if (!(await this.examine(engine, PASSES, run, report))) return null;
+    running.unread = [];
+    return wholeUpdate(running);
   }
 
   /** Runs some passes, giving messages their turns; false when another check was started meanwhile. */
@@ -137,20 +171,36 @@ class Proofreader {
     this.run++;
   }
 
-  /** Re-checks what edits touch; null when nothing has been checked yet. */
-  edit(edits: Edit[]): Update | null {
-    if (!this.engine) return null;
-    const marks = this.engine.edit(edits);
-    return { marks, counts: this.engine.counts(), withheld: this.engine.withheld() };
+  /**
+   * Re-checks what edits touch. Null when nothing has been checked yet; the edits then wait for the
+   * check that runs. "missed" when the edits before these never came here.
+   */
+  edit(edits: readonly Edit[], revision: number): Update | Amiss | null {
+    this.waiting.push({ edits, revision });
+    if (!this.running) return null;
+    const marks = this.follow(this.running, edits, revision);
+    return marks === "missed" ? "missed" : updateOf(this.running, marks);
+  }
+
+  private follow(
+    running: Running,
+    edits: readonly Edit[],
+    revision: number,
+  ): MarkUpdate | "missed" {
+    if (revision !== running.revision + 1) {
+      this.running = null;
+      return "missed";
+    }
+    running.revision = revision;
+    return running.engine.edit(edits);
   }
 
   /** Applies other settings to what was examined. */
   async configure(settings: CheckSettings): Promise<Update | null> {
-    const { engine } = this;
+    const { running } = this;
     const whole = await withSubjects(settings);
-    if (!engine || engine !== this.engine) return null;
-    const marks = engine.configure(whole);
-    return { marks, counts: engine.counts(), withheld: engine.withheld() };
+    if (!running || running !== this.running) return null;
+    return updateOf(running, running.engine.configure(whole));
   }
 
   /** How often each word stands in the manuscript that was read last, with these edits made. */
@@ -169,7 +219,7 @@ class Proofreader {
 
   /** Corrections for each mark, in order. */
   choices(marks: Mark[]): Choice[][] {
-    return marks.map((mark) => this.engine?.choices(mark) ?? []);
+    return marks.map((mark) => this.running?.engine.choices(mark) ?? []);
   }
 
   /** Words near a word that carries no mark. */

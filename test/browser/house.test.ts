@@ -9,8 +9,10 @@ import {
   openBrowser,
   openDesk,
   openShelf,
+  press,
   textOf,
   untilKept,
+  untilSettled,
 } from "../support/browser.ts";
 
 after(closeBrowser);
@@ -122,13 +124,14 @@ describe("house style", () => {
     assert.equal(await dialog.getByRole("checkbox").count(), 4);
     await dialog.getByRole("checkbox").first().uncheck();
     await dialog.getByRole("button", { name: "Replace 3 places" }).click();
-    await page.getByText("3 replaced.").waitFor();
+    await page.getByText("3 places corrected.").waitFor();
     await untilKept(page);
     assert.equal((await textOf(page)).match(/recieved/g)?.length, 1);
+    await untilSettled(page);
     await page.keyboard.press("u");
-    await page.getByText("Undone.").waitFor();
+    await page.getByText("Undone: the replacements.").waitFor();
     assert.equal((await textOf(page)).match(/recieved/g)?.length, 4);
-    await page.getByRole("checkbox", { name: "Replace while typing" }).check();
+    await page.getByRole("checkbox", { name: "Replace while typing" }).click();
     await page.locator("body").press("e");
     await page.keyboard.press("End");
     await page.keyboard.type(" at gh ");
@@ -164,11 +167,10 @@ describe("the ledger", () => {
     const { page, errors, close } = await openBrowser();
     await openShelf(page);
     await openDesk(page, "Siltation of the inner harbour");
-    await page.keyboard.press("s");
+    await press(page, "s");
     await page.getByTestId("slip").filter({ hasText: "recieved" }).waitFor();
-    await page.keyboard.press("Shift+Enter");
+    await press(page, "Shift+Enter");
     await page.getByTestId("slip").filter({ hasText: "twice" }).waitFor();
-    await untilKept(page);
     await page.goto(`${BASE}/ledger`);
     await page.getByRole("cell", { name: "recieved", exact: true }).waitFor();
     assert.equal(await page.getByRole("row").count(), 3);
@@ -198,7 +200,7 @@ for (const theme of ["light", "dark"] as const) {
     await page.emulateMedia({ colorScheme: theme });
     await openShelf(page);
     await openDesk(page, "Siltation of the inner harbour");
-    await page.keyboard.press("Enter");
+    await press(page, "Enter");
     await page.keyboard.press("m");
     await page.getByRole("article").getByRole("heading").first().waitFor();
     for (const part of ["Left alone", "Subject lists", "Replacements"]) {

@@ -8,10 +8,12 @@ import {
   openFile,
   openProfile,
   openShelf,
+  press,
   profileFolder,
   slip,
   textOf,
   untilKept,
+  untilShown,
 } from "../support/browser.ts";
 import { seeded } from "../support/random.ts";
 
@@ -97,6 +99,7 @@ describe("what is decided is kept", () => {
     await second.getByText("Another tab has this document open").waitFor();
     await slip(second).waitFor();
     const before = await textOf(second);
+    await untilShown(second);
     await second.keyboard.press("Enter");
     await second.getByText("open in another tab, which does").waitFor();
     assert.equal(await textOf(second), before);
@@ -107,6 +110,7 @@ describe("what is decided is kept", () => {
     assert.notEqual(decided, before);
     await page.close();
     await second.getByText("The other tab let go").waitFor();
+    await untilShown(second);
     assert.equal(await textOf(second), decided);
     await second.keyboard.press("Enter");
     await second.waitForTimeout(400);
@@ -142,14 +146,12 @@ describe("what is decided is kept", () => {
     const { page, close } = await openBrowser();
     await openShelf(page);
     await openFile(page, "secret.txt", "A secrett matter.\n");
-    await slip(page).waitFor();
-    await page.keyboard.press("Enter");
-    await untilKept(page);
+    await press(page, "Enter");
     await page.goto(BASE);
     const row = page.getByRole("row", { name: /Secret/ });
     await row.getByRole("button", { name: /More/ }).click();
     await page.getByRole("menuitem", { name: "Delete…" }).click();
-    await page.getByRole("button", { name: "Delete" }).click();
+    await page.getByRole("button", { name: "Delete", exact: true }).click();
     await row.waitFor({ state: "detached" });
     const left = await page.evaluate(async () => {
       const found: string[] = [];

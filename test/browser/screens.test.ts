@@ -7,6 +7,7 @@ import {
   openBrowser,
   openDesk,
   openShelf,
+  press,
 } from "../support/browser.ts";
 
 after(closeBrowser);
@@ -66,10 +67,7 @@ for (const theme of ["light", "dark"] as const) {
       await page.emulateMedia({ colorScheme: theme });
       await openShelf(page);
       await openDesk(page, "Letter instrument maker");
-      for (let mark = 0; mark < 4; mark++) {
-        await page.keyboard.press("s");
-        await page.waitForTimeout(250);
-      }
+      await press(page, "s", "s", "s");
       await page.getByRole("heading", { name: "The walk is done" }).waitFor();
       assert.deepEqual(await axeFindings(page), []);
       await page.goto(`${BASE}/desk?doc=none`);

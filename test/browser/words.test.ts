@@ -8,9 +8,11 @@ import {
   openDesk,
   openFile,
   openShelf,
+  press,
   slip,
   textOf,
   untilKept,
+  untilSettled,
 } from "../support/browser.ts";
 import { spokenTexts, standInForSpeech } from "../support/speech.ts";
 
@@ -33,10 +35,13 @@ describe("the word entry", () => {
     await page.getByRole("heading", { name: "occurred" }).waitFor();
     await entry(page).getByRole("button", { name: "Put “happen” into the text" }).click();
     await untilKept(page);
-    await page.waitForFunction(() => !document.body.textContent?.includes("occured"));
+    await page.waitForFunction(
+      () => !document.querySelector(".cm-content")?.textContent?.includes("occured"),
+    );
     assert.match(await textOf(page), /Most of the loss happened in two periods/);
+    await untilSettled(page);
     await page.keyboard.press("u");
-    await page.getByText("Undone.").waitFor();
+    await page.getByText("Undone: the correction of “occured”").waitFor();
     assert.match(await textOf(page), /Most of the loss occured in two periods/);
     assert.deepEqual(errors, []);
     await close();
@@ -49,8 +54,7 @@ describe("the word entry", () => {
     await openDesk(page, "Letter instrument maker");
     await page.keyboard.press("m");
     await page.getByText("The meanings can’t be reached just now").waitFor();
-    await page.keyboard.press("Enter");
-    await untilKept(page);
+    await press(page, "Enter");
     assert.match(await textOf(page), /again until the index/);
     await close();
   });
@@ -110,7 +114,7 @@ describe("switches of a document", () => {
     await openFile(page, "n.txt", "The patient had orthopnea and recieved oxygen.\n");
     await page.locator("footer", { hasText: "of 2" }).waitFor();
     await page.getByText("Subject lists").click();
-    await page.getByRole("checkbox", { name: "Medicine" }).check();
+    await page.getByRole("checkbox", { name: "Medicine" }).click();
     await page.locator("footer", { hasText: "of 1" }).waitFor();
     await page.reload();
     await page.locator("footer", { hasText: "of 1" }).waitFor();
@@ -123,7 +127,7 @@ describe("switches of a document", () => {
     await openFile(page, "n.txt", "The GHTO read it at www.gannet-hed.example and recieved it.\n");
     await page.locator("footer", { hasText: "of 1" }).waitFor();
     await page.getByText("Left alone").click();
-    await page.getByRole("checkbox", { name: "Words in capitals" }).uncheck();
+    await page.getByRole("checkbox", { name: "Words in capitals" }).click();
     await page.locator("footer", { hasText: "of 2" }).waitFor();
     await close();
   });
@@ -138,9 +142,9 @@ describe("a sheet", () => {
     await slip(page).getByRole("button", { name: /^1/ }).waitFor();
     assert.match((await page.locator(".dr-margin").textContent()) ?? "", /B2/);
     assert.equal(await page.locator(".dr-sheet-letters").textContent(), "ABC");
-    await page.keyboard.press("1");
-    await page.locator("footer", { hasText: "of 1" }).waitFor();
-    await page.keyboard.press("Enter");
+    await press(page, "1");
+    await page.locator("footer", { hasText: "1 left" }).waitFor();
+    await press(page, "Enter");
     await page.getByRole("heading", { name: "The walk is done" }).waitFor();
     await untilKept(page);
     assert.match(await textOf(page), /Received floats/);

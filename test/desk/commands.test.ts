@@ -15,7 +15,9 @@ function press(key: Partial<KeyboardEvent>): string {
     get: (_, name) =>
       name === "getSnapshot" ? () => ({ previewed: 1 }) : note(`session.${String(name)}`),
   });
-  const commands = new Proxy({} as DeskCommands, { get: (_, name) => note(String(name)) });
+  const commands = new Proxy({} as DeskCommands, {
+    get: (_, name) => (name === "goOn" ? () => false : note(String(name))),
+  });
   const event = {
     ctrlKey: false,
     metaKey: false,
@@ -26,7 +28,7 @@ function press(key: Partial<KeyboardEvent>): string {
     ...key,
   };
   const taken = runKey(event as KeyboardEvent, session, commands);
-  assert.equal(taken, did.length > 0);
+  if (!key.repeat) assert.equal(taken, did.length > 0);
   return did.join();
 }
 
@@ -36,8 +38,8 @@ describe("keys of the walk", () => {
       [{ key: "ArrowDown" }, "session.next"],
       [{ key: "ArrowUp" }, "session.previous"],
       [{ key: "3", code: "Digit3" }, "session.take 2 false"],
-      [{ key: "Enter" }, "session.take 1 false"],
-      [{ key: "Enter", shiftKey: true }, "session.take 1 true"],
+      [{ key: "Enter" }, "session.takeShown false"],
+      [{ key: "Enter", shiftKey: true }, "everywhere 1"],
       [{ key: "s" }, "session.stet false"],
       [{ key: "S", shiftKey: true }, "session.stet true"],
       [{ key: "w" }, "session.listWord"],
@@ -49,24 +51,41 @@ describe("keys of the walk", () => {
       [{ key: "/" }, "find"],
       [{ key: "?", shiftKey: true }, "showKeys"],
       [{ key: "Escape" }, "session.dismiss"],
+      [{ key: "p" }, "session.stepPass 1"],
+      [{ key: "P", shiftKey: true }, "session.stepPass -1"],
+      [{ key: "PageDown" }, "scroll down"],
+      [{ key: " ", shiftKey: true }, "scroll up"],
+      [{ key: "End" }, "scroll end"],
     ];
     for (const [key, wanted] of table) assert.equal(press(key), wanted, JSON.stringify(key));
   });
 
   test("with shift, digits are told by their place, whatever character they write", () => {
     for (const key of ["!", "1", "&", "+"]) {
-      assert.equal(press({ key, code: "Digit1", shiftKey: true }), "session.take 0 true");
+      assert.equal(press({ key, code: "Digit1", shiftKey: true }), "everywhere 0");
     }
     assert.equal(press({ key: "2", code: "Numpad2" }), "session.take 1 false");
   });
 
-  test("with control are only undo and redo; everything else is the browser's", () => {
+  test("are told by Shift alone, so that a lock on capitals changes nothing", () => {
+    assert.equal(press({ key: "S" }), "session.stet false");
+    assert.equal(press({ key: "s", shiftKey: true }), "session.stet true");
+    assert.equal(press({ key: "U" }), "session.undoLast");
+  });
+
+  test("that are held down decide nothing more, and walking goes on", () => {
+    for (const key of ["Enter", "s", "u", "d"]) assert.equal(press({ key, repeat: true }), "");
+    assert.equal(press({ key: "1", code: "Digit1", repeat: true }), "");
+    assert.equal(press({ key: "ArrowDown", repeat: true }), "session.next");
+  });
+
+  test("with control are undo, redo and find; everything else is the browser's", () => {
     assert.equal(press({ key: "z", ctrlKey: true }), "session.undoLast");
     assert.equal(press({ key: "z", metaKey: true }), "session.undoLast");
     assert.equal(press({ key: "Z", ctrlKey: true, shiftKey: true }), "session.redo");
     assert.equal(press({ key: "y", ctrlKey: true }), "session.redo");
-    for (const key of ["s", "1", "w", "f", "Enter"])
-      assert.equal(press({ key, ctrlKey: true }), "");
+    assert.equal(press({ key: "f", ctrlKey: true }), "find");
+    for (const key of ["s", "1", "w", "Enter"]) assert.equal(press({ key, ctrlKey: true }), "");
     assert.equal(press({ key: "s", altKey: true }), "");
     assert.equal(press({ key: "0", code: "Digit0" }), "");
     assert.equal(press({ key: "x" }), "");
@@ -89,6 +108,7 @@ describe("keys of the walk", () => {
       "G",
       "U",
       "⇧U",
+      "P",
       "/",
       "Esc",
       "?",

@@ -72,12 +72,62 @@ describe("a document on the desk", () => {
     assert.equal(desk.openMarks()[0]?.mark.text, "recived");
   });
 
-  test("takes no report for a block that was edited after it was made", () => {
+  test("keeps the marks of a report that comes when the next letter is typed already", () => {
     const { desk, engine } = open();
-    const early = desk.board.revision;
-    const stale = engine.edit([{ from: 0, to: 0, insert: "xqzt " }]);
-    decide(desk, { act: "edit", edits: [{ from: 0, to: 3, insert: "A" }] });
-    assert.deepEqual(desk.board.report(stale, early), []);
+    const first: Edit[] = [{ from: 0, to: 0, insert: "teh " }];
+    desk.type(first);
+    const { revision } = desk.board;
+    const late = engine.edit(first);
+    const second: Edit[] = [{ from: 4, to: 4, insert: "x" }];
+    desk.type(second);
+    assert.deepEqual(desk.board.report(late, revision), [0]);
+    assert.deepEqual(
+      desk
+        .openMarks()
+        .slice(0, 2)
+        .map(({ from, to }) => desk.text.slice(from, to)),
+      ["teh", "recieved"],
+    );
+    desk.board.report(engine.edit(second), desk.board.revision);
+    assert.deepEqual(
+      desk
+        .openMarks()
+        .slice(0, 3)
+        .map(({ mark }) => mark.text),
+      ["teh", "xThe", "recieved"],
+    );
+  });
+
+  test("makes a decision beside what is typed while it is being written", () => {
+    const random = seeded(77);
+    for (let run = 0; run < 200; run++) {
+      const { desk, manuscript } = open();
+      const at = (least: number, most: number) => least + Math.floor(random() * (most - least));
+      const edits: Edit[] = [{ from: 13, to: 21, insert: "received" }];
+      const decision = desk.enter({ act: "correct", scope: "here", marks: [], edits }, AT);
+      desk.announce(decision, null);
+      const typedAt = at(0, 26);
+      desk.type([{ from: typedAt, to: typedAt, insert: "new " }]);
+      const other = at(27, 40);
+      desk.type([{ from: other, to: other + 1, insert: "" }]);
+      const notes = desk.typedNotes();
+      assert.deepEqual(
+        notes.map(({ after }) => after),
+        [0, 1],
+      );
+      const before = desk.text;
+      const made = desk.apply(decision);
+      assert.equal(applyEdits(before, made), desk.text, "what is on screen is what is held");
+      // Whichever of the two the disk has last, the text typed is found after it.
+      assert.equal(applyEdits(TEXT, notes[0]?.typed ?? []), before);
+      const decided = new DeskDocument(manuscript, [decision]);
+      decided.type(notes[1]?.typed ?? []);
+      assert.equal(decided.text, desk.text);
+      const rest = desk.typedDraft();
+      assert.ok(rest);
+      desk.recordTyped(desk.enter(rest.draft, AT), rest.steps);
+      assert.equal(new DeskDocument(manuscript, desk.decisions).text, desk.text);
+    }
   });
 
   test("makes one decision of what was typed, and keeps what was typed meanwhile", () => {

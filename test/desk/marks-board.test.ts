@@ -76,18 +76,34 @@ describe("the marks on the desk", () => {
     ]);
   });
 
-  test("of a block edited since are not replaced by an older report", () => {
+  test("of an older report are moved through what was changed since", () => {
     const { made, shift } = board();
     const { revision } = made;
-    shift([{ from: 20, to: 20, insert: "!" }]);
-    const late = new Map([
-      [0, []],
-      [1, []],
+    shift([{ from: 0, to: 0, insert: "A " }]);
+    shift([{ from: 15, to: 18, insert: "the" }]);
+    const late = new Map([[0, [mark(0, 0, 3), mark(0, 4, 8, "tide"), mark(0, 13, 16)]]]);
+    assert.deepEqual(made.report(late, revision), [0]);
+    assert.deepEqual(starts(made), [
+      [2, 5],
+      [6, 10],
+      [23, 26],
     ]);
-    assert.deepEqual(made.report(late, revision), [1]);
-    assert.equal(made.all().length, 2);
     assert.deepEqual(made.report(new Map([[0, []]]), made.revision), [0]);
-    assert.equal(made.all().length, 0);
+    assert.equal(made.all().length, 1);
+  });
+
+  test("stay settled while something is typed before them", () => {
+    const { made, shift } = board();
+    const anchor = { rule: "spelling/unknown-word", text: "teh", from: 13, to: 16 };
+    const settled = new SettledPlaces();
+    const entry = { at: "", act: "stet", scope: "here", edits: [], inverse: [] } as const;
+    settled.add({ ...entry, seq: 1, marks: [anchor], edits: [], inverse: [] });
+    const typed = [{ from: 0, to: 0, insert: "So " }];
+    shift(typed);
+    assert.deepEqual(
+      made.open(settled, [typed]).map(({ from }) => from),
+      [3, 24],
+    );
   });
 
   test("are open unless a decision settled that very place, or all like it", () => {

@@ -2,7 +2,6 @@ import assert from "node:assert/strict";
 import { describe, test } from "node:test";
 import {
   assemble,
-  guessKind,
   type RawBlock,
   titleFromName,
   titleOf,
@@ -15,6 +14,7 @@ import {
   kindByStyle,
   readStyles,
 } from "../../src/core/formats/docx/styles.ts";
+import { guessKind } from "../../src/core/formats/guess-kind.ts";
 import { keepWraps, SourceMap } from "../../src/core/formats/source-map.ts";
 import { readTxt } from "../../src/core/formats/txt/format.ts";
 
@@ -78,7 +78,28 @@ describe("laying blocks out", () => {
       kind(...Array.from({ length: 10 }, (_, i) => `GH-${i} The well shall be deep.`)),
       "specification",
     );
-    assert.equal(kind("A short note."), "report");
+    assert.equal(kind("A short note."), "general");
+    assert.equal(kind("Opening hours", "Children are free; the path is steep."), "general");
+    assert.equal(kind("Annual report of the tide observatory", "It was wet."), "report");
+    assert.equal(
+      kind(
+        "7. The Lessee shall indemnify the Lessor against any claim under this agreement.",
+        "8. Without prejudice to clause 7, the parties may end this agreement by notice.",
+        "9. Either of the parties is liable for what is done by its servants.",
+      ),
+      "brief",
+    );
+    assert.equal(
+      kind("Introduction", "We report soundings.", "Methods", "A lead line.", "Results", "Shoal."),
+      "paper",
+    );
+    assert.equal(
+      kind(
+        "Patients aged 18 or over were randomised to 5 mg or placebo.",
+        "Adverse events were graded by the investigators at each screening visit.",
+      ),
+      "clinical",
+    );
     const paper = assemble([
       raw("paragraph", "Abstract"),
       raw("heading", "References"),

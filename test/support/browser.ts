@@ -84,7 +84,35 @@ export async function openShelf(page: Page): Promise<void> {
 export async function openDesk(page: Page, title: string): Promise<void> {
   await page.getByRole("link", { name: title }).first().click();
   await slip(page).waitFor({ timeout: 20_000 });
-  await page.getByTestId("slip").getByRole("button", { name: /^1/ }).waitFor();
+  await untilShown(page);
+}
+
+/** Waits until the slip has been drawn with its corrections and nothing is being decided: keys decide. */
+export async function untilShown(page: Page): Promise<void> {
+  await page.locator("main[aria-busy=false] [data-testid=slip][data-shown=true]").waitFor();
+}
+
+/** Waits until nothing is on its way: no decision, no slip half drawn, nothing unkept. */
+export async function untilSettled(page: Page): Promise<void> {
+  await page.locator("main[aria-busy=false]").waitFor();
+  await untilKept(page);
+}
+
+/** Presses keys of the walk, each when the one before has had its effect and the next slip is drawn. */
+export async function press(page: Page, ...keys: string[]): Promise<void> {
+  for (const key of keys) {
+    await untilSettled(page);
+    const before = await slipText(page);
+    await page.keyboard.press(key);
+    for (let tries = 0; tries < 30 && (await slipText(page)) === before; tries++) {
+      await page.waitForTimeout(50);
+    }
+    await untilSettled(page);
+  }
+}
+
+async function slipText(page: Page): Promise<string> {
+  return page.evaluate(() => document.querySelector("[data-testid=slip]")?.textContent ?? "");
 }
 
 /** Puts a file on the shelf, which opens it on the desk. */

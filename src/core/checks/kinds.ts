@@ -13,6 +13,7 @@ const TABLE: Readonly<Record<Kind, Readonly<Record<string, Appetite>>>> = {
     "wording/same-opening": "off",
   },
   report: {},
+  general: {},
   specification: {
     "wording/close-repetition": "off",
     "wording/overused-word": "off",

@@ -44,6 +44,7 @@ const ALL_KINDS: readonly Kind[] = [
   "fiction",
   "letter",
   "sheet",
+  "general",
 ];
 
 export const LEAVE_KINDS: readonly LeaveKind[] = [

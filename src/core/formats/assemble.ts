@@ -90,19 +90,3 @@ export function titleFromName(fileName: string): string {
       .trim() || fileName;
   return (stem[0] ?? "").toUpperCase() + stem.slice(1);
 }
-
-/** The kind of copy, guessed from its form; the editor can say otherwise. */
-export function guessKind({ text, blocks }: Assembled): Kind {
-  const opening = text.slice(0, 1500);
-  if (/^\s*(?:dear|to whom it may concern)\b/im.test(opening)) return "letter";
-  const words = text.split(/\s+/).length;
-  const requirements = text.match(/\bshall\b/g)?.length ?? 0;
-  if (requirements >= 8 && requirements / words > 0.006) return "specification";
-  if (/\breport\b/i.test(text.slice(0, 400))) return "report";
-  const hasAbstract = /^\s*abstract\b/im.test(text.slice(0, 4000));
-  const hasReferences = blocks.some((block) => block.kind === "reference");
-  if (hasAbstract && hasReferences) return "paper";
-  const quoted = text.match(/[“"][^”"\n]{2,200}[,.?!][”"]/g)?.length ?? 0;
-  if (blocks.length > 20 && quoted > blocks.length * 0.3) return "fiction";
-  return "report";
-}

@@ -63,6 +63,20 @@ export const EMPTY_STYLE: HouseStyle = {
   kinds: {},
 };
 
+/**
+ * A short text that differs between two styles under which documents have other marks: what is listed
+ * and how much of each check is wanted, not the notes beside it.
+ */
+export function styleStamp({ words, lists, appetites, kinds }: HouseStyle): string {
+  const listed = words.map(({ word, list }) => `${list}:${word}`).sort();
+  const text = JSON.stringify([listed, lists.map(({ id }) => id), appetites, kinds]);
+  let hash = 0x811c9dc5;
+  for (let at = 0; at < text.length; at++) {
+    hash = Math.imul(hash ^ text.charCodeAt(at), 0x01000193);
+  }
+  return (hash >>> 0).toString(36);
+}
+
 /** The words that count for a document: the personal and house lists, and its own subjects'. */
 export function wordsFor(style: HouseStyle, subjects: readonly string[]): string[] {
   return style.words

@@ -16,7 +16,33 @@ const anchorSchema = z.object({
   to: z.number().int().nonnegative(),
 });
 
-export const ACTS = ["correct", "stet", "query", "word", "edit", "undo"] as const;
+export const ACTS = ["correct", "stet", "query", "word", "edit", "setting", "undo"] as const;
+
+/**
+ * What decides which marks there are, and can be turned: the variety, the kind of copy, how much of a
+ * check is wanted here or in every document, a kind of unknown word, a subject list, a listed word.
+ */
+export const SETTINGS = [
+  "variety",
+  "kind",
+  "appetite",
+  "house-appetite",
+  "leave",
+  "subject",
+  "listed",
+] as const;
+
+const settingValueSchema = z.union([z.string(), z.boolean()]).nullable();
+
+export const settingSchema = z.object({
+  name: z.enum(SETTINGS),
+  /** Which one, where there are several: a check, a kind of unknown word, a list, a word. */
+  of: z.string().optional(),
+  /** How it stood; null where nothing had been chosen. */
+  before: settingValueSchema,
+  after: settingValueSchema,
+});
+export type Setting = z.infer<typeof settingSchema>;
 
 export const decisionSchema = z.object({
   /** Position in the ledger, from 1. */
@@ -36,6 +62,8 @@ export const decisionSchema = z.object({
   note: z.string().optional(),
   /** The word that joined the word list, for "word". */
   word: z.string().optional(),
+  /** What was turned, for "setting". */
+  setting: settingSchema.optional(),
   /** The entry taken back, for "undo". */
   undoes: z.number().int().positive().optional(),
   /** Its edits do not correspond one by one to the edits of the entry taken back. */

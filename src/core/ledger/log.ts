@@ -1,4 +1,4 @@
-import { type Act, type Decision, inForce } from "./decision.ts";
+import { type Act, type Decision, inForce, type Setting } from "./decision.ts";
 
 /** The ledgers of many documents as one list to read, sort and count. */
 
@@ -17,6 +17,8 @@ export interface LogRow {
   note: string;
   /** Places that were changed alike by the one decision. */
   places: number;
+  /** What was turned, for a setting. */
+  setting?: Setting;
   /** Not taken back since. */
   standing: boolean;
 }
@@ -35,6 +37,7 @@ export function logRows(document: string, decisions: readonly Decision[]): LogRo
       rule: marks[0]?.rule ?? "",
       note: decision.note ?? "",
       standing: standing.has(seq),
+      ...(decision.setting ? { setting: decision.setting } : {}),
     };
     const changes = new Map<string, LogRow>();
     for (const index of decision.edits.keys()) {
@@ -51,7 +54,7 @@ export function logRows(document: string, decisions: readonly Decision[]): LogRo
 }
 
 /** What one edit of a decision changed: the marked text where it lies in a mark, or just its own. */
-function changeAt({ edits, inverse, marks }: Decision, index: number) {
+export function changeAt({ edits, inverse, marks }: Decision, index: number) {
   const edit = edits[index];
   const mark = edit && marks.find(({ from, to }) => from <= edit.from && to >= edit.to);
   if (!edit || !mark) {

@@ -13,6 +13,7 @@ export const KINDS = [
   "fiction",
   "letter",
   "sheet",
+  "general",
 ] as const;
 export type Kind = (typeof KINDS)[number];
 

@@ -1,4 +1,5 @@
 import type { Decision } from "../../core/ledger/decision.ts";
+import { settingLine } from "../parts/settings-words.ts";
 import { count, when } from "../parts/words.ts";
 import type { DeskSession } from "./session.ts";
 import type { DeskState } from "./state.ts";
@@ -51,6 +52,7 @@ export function Decisions({ state, session }: { state: DeskState; session: DeskS
 const LONGEST = 60;
 
 function summaryOf(decision: Decision): string {
+  if (decision.setting) return settingLine(decision.setting);
   const edit = decision.edits[0];
   const back = decision.inverse[0];
   if (decision.act === "query") return `${decision.marks[0]?.text ?? ""}: ${decision.note ?? ""}`;
@@ -77,6 +79,8 @@ function actOf({ act, scope, edits, marks }: Decision): string {
       return "asked the author";
     case "word":
       return "put on the word list";
+    case "setting":
+      return "setting";
     default:
       return "edited by hand";
   }

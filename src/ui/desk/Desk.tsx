@@ -1,11 +1,15 @@
 import { setNonce } from "get-nonce";
 import { X } from "lucide-react";
 import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore } from "react";
-import { VARIETIES, type Variety } from "../../core/manuscript/model.ts";
+import { KINDS, type Kind, VARIETIES, type Variety } from "../../core/manuscript/model.ts";
+import { NotKept } from "../../store/failure.ts";
+import { connectProofreader } from "../../worker/connect.ts";
 import { Brand } from "../parts/Brand.tsx";
 import { Key } from "../parts/Key.tsx";
 import { ThemeSwitch } from "../parts/ThemeSwitch.tsx";
-import { clock, count, VARIETY_LABELS } from "../parts/words.ts";
+import { useFileDrop } from "../parts/use-file-drop.ts";
+import { clock, count, figure, KIND_LABELS, VARIETY_LABELS } from "../parts/words.ts";
+import { takeIn } from "../shelf/intake.ts";
 import { type DeskCommands, runKey } from "./commands.ts";
 import { Decisions } from "./Decisions.tsx";
 import { ExportDialog } from "./ExportDialog.tsx";
@@ -16,7 +20,7 @@ import { Occurrences } from "./Occurrences.tsx";
 import { PassRail } from "./PassRail.tsx";
 import { ReplaceDialog } from "./ReplaceDialog.tsx";
 import { DeskSession } from "./session.ts";
-import type { DeskState } from "./state.ts";
+import { type DeskState, isAtEnd, passAfter } from "./state.ts";
 import { WalkEnd } from "./WalkEnd.tsx";
 import { WordEntry } from "./WordEntry.tsx";
 import { WordList } from "./WordList.tsx";
@@ -31,14 +35,33 @@ export function Desk({ nonce }: { nonce: string }) {
   const state = useSyncExternalStore(session.subscribe, session.getSnapshot);
   const galley = useRef<Galley | null>(null);
   const [sheet, setSheet] = useState<Sheet>("occurrences");
+  const sheetShown = useRef<Sheet>(sheet);
+  sheetShown.current = sheet;
   const [asking, setAsking] = useState(false);
   const [exporting, setExporting] = useState(false);
   const [keysShown, setKeysShown] = useState(false);
   const [replacing, setReplacing] = useState(false);
   const commands = useMemo<DeskCommands>(
     () => ({
-      openQuery: () => session.getSnapshot().subject && setAsking(true),
+      openQuery: () => session.mayDecide && session.getSnapshot().subject && setAsking(true),
       closeQuery: () => setAsking(false),
+      everywhere: (choice) => {
+        const { subject } = session.getSnapshot();
+        const places = session.twins(subject).length;
+        if (places > 1 && sheetShown.current !== "occurrences") {
+          setSheet("occurrences");
+          session.say(`These are the ${places} places. Once more corrects them all.`);
+        } else void session.take(choice, true);
+      },
+      scroll: (to) => galley.current?.scroll(to),
+      goOn: () => {
+        const now = session.getSnapshot();
+        if (!isAtEnd(now)) return false;
+        const next = passAfter(now);
+        if (next) session.setPass(next);
+        else setExporting(true);
+        return true;
+      },
       editHere: () => {
         const { subject } = session.getSnapshot();
         const place = subject?.kind === "mark" ? subject.place : subject?.word;
@@ -53,15 +76,26 @@ export function Desk({ nonce }: { nonce: string }) {
   );
   useEffect(() => {
     void session.open();
-    const leave = () => void session.flushTyping();
+    const leave = () => void session.flush();
+    const hold = (event: BeforeUnloadEvent) => {
+      if (session.holdsPage) event.preventDefault();
+    };
     addEventListener("pagehide", leave);
+    addEventListener("beforeunload", hold);
     document.addEventListener("visibilitychange", leave);
     return () => {
       removeEventListener("pagehide", leave);
+      removeEventListener("beforeunload", hold);
       document.removeEventListener("visibilitychange", leave);
       void session.close();
     };
   }, [session]);
+  const dropped = useCallback((files: FileList) => void openDropped(session, files), [session]);
+  const refused = useCallback(
+    () => session.say("Only files can be dropped here. Text is brought in by pasting it."),
+    [session],
+  );
+  const dropping = useFileDrop(dropped, refused);
   useWalkKeys(session, commands, exporting || keysShown || replacing);
   // biome-ignore lint/correctness/useExhaustiveDependencies: a question belongs to one subject
   useEffect(() => setAsking(false), [state.subject]);
@@ -72,7 +106,7 @@ export function Desk({ nonce }: { nonce: string }) {
     galley.current = made;
   }, []);
   if (state.phase === "missing") return <Missing problem={state.problem} />;
-  const finished = state.phase === "ready" && state.open.length === 0 && !state.subject;
+  const finished = isAtEnd(state);
   return (
     <div className="grid h-screen min-w-[1024px] grid-rows-[44px_minmax(0,1fr)_auto] overflow-hidden">
       <Header
@@ -86,8 +120,15 @@ export function Desk({ nonce }: { nonce: string }) {
         className={`grid min-h-0 ${sheet ? "grid-cols-[212px_minmax(0,1fr)_324px]" : "grid-cols-[212px_minmax(0,744px)_1fr]"}`}
       >
         <PassRail state={state} session={session} onReplace={() => setReplacing(true)} />
-        <main className="flex min-h-0 flex-col">
-          <Warnings state={state} onExport={() => setExporting(true)} />
+        <main
+          className="flex min-h-0 flex-col"
+          aria-busy={state.deciding || (state.subject !== null && !state.shown)}
+        >
+          <Warnings
+            state={state}
+            onExport={() => setExporting(true)}
+            onAgain={() => void session.keepAgain()}
+          />
           {state.manuscript ? (
             <GalleyPane
               state={state}
@@ -133,8 +174,40 @@ export function Desk({ nonce }: { nonce: string }) {
         session={session}
       />
       <KeysDialog open={keysShown} onClose={() => setKeysShown(false)} />
+      {dropping ? (
+        <div className="pointer-events-none fixed inset-3 z-20 border-2 border-dashed border-pen bg-wash/80 p-10 font-book text-2xl">
+          Let go to open it; this document stays as it is
+        </div>
+      ) : null}
     </div>
   );
+}
+
+/** Puts dropped files on the shelf and goes to them; what can't be read is said, and the desk stays. */
+async function openDropped(session: DeskSession, files: FileList): Promise<void> {
+  const worker = connectProofreader();
+  const said: string[] = [];
+  let last = "";
+  for (const file of files) {
+    session.say(`Reading ${file.name}…`);
+    try {
+      const taken = await takeIn(
+        worker,
+        file.name,
+        new Uint8Array(await file.arrayBuffer()),
+        false,
+      );
+      if ("problem" in taken) said.push(`${file.name}: ${taken.problem}`);
+      else last = taken.record.id;
+    } catch (error) {
+      said.push(
+        `${file.name}: ${error instanceof NotKept ? error.sentence : "it could not be read."}`,
+      );
+    }
+  }
+  if (said.length > 0) return session.say(said.join(" "));
+  await session.flush();
+  location.assign(files.length === 1 ? `/desk?doc=${last}` : "/");
 }
 
 const TEXT_ENTRY =
@@ -178,10 +251,28 @@ function Header({ state, session, sheet, onSheet, onExport }: HeaderProps) {
       <span className="grow" />
       {state.record ? (
         <label className="text-soft">
+          <span className="sr-only">Kind of copy</span>
+          <select
+            className="border-b border-dotted border-faint bg-transparent"
+            value={state.record.kind}
+            disabled={state.reading}
+            onChange={(event) => void session.setKind(event.target.value as Kind)}
+          >
+            {KINDS.map((kind) => (
+              <option key={kind} value={kind}>
+                {KIND_LABELS[kind]}
+              </option>
+            ))}
+          </select>
+        </label>
+      ) : null}
+      {state.record ? (
+        <label className="text-soft">
           <span className="sr-only">Variety of English</span>
           <select
             className="border-b border-dotted border-faint bg-transparent"
             value={state.record.variety}
+            disabled={state.reading}
             onChange={(event) => void session.setVariety(event.target.value as Variety)}
           >
             {VARIETIES.map((variety) => (
@@ -245,7 +336,13 @@ function SheetTabs({ sheet, onSheet }: { sheet: Sheet; onSheet: (sheet: Sheet) =
   );
 }
 
-function Warnings({ state, onExport }: { state: DeskState; onExport: () => void }) {
+interface WarningsProps {
+  state: DeskState;
+  onExport: () => void;
+  onAgain: () => void;
+}
+
+function Warnings({ state, onExport, onAgain }: WarningsProps) {
   const { kept } = state;
   return (
     <div aria-live="assertive">
@@ -255,6 +352,9 @@ function Warnings({ state, onExport }: { state: DeskState; onExport: () => void 
           className="flex items-center gap-4 border-b border-alarm bg-sheet px-8 py-2.5 font-semibold text-alarm"
         >
           <span className="grow">{kept.sentence}</span>
+          <button type="button" className="button-plain" onClick={onAgain}>
+            Try again
+          </button>
           <button type="button" className="button-main" onClick={onExport}>
             Export…
           </button>
@@ -279,7 +379,25 @@ interface StatusLineProps {
 function StatusLine({ state, session, commands }: StatusLineProps) {
   return (
     <footer className="flex h-7 items-center gap-4.5 border-t border-rule px-4.5 text-xs text-soft">
-      <span className="min-w-28">{placeLabel(state)}</span>
+      <span className="min-w-28 whitespace-nowrap">{placeLabel(state)}</span>
+      <span
+        data-testid="keys"
+        className={`whitespace-nowrap ${state.typing ? "font-semibold text-pen" : ""}`}
+      >
+        {state.typing ? "Keys type in the text, Esc ends" : ""}
+      </span>
+      {state.typing ? null : <Hints session={session} commands={commands} />}
+      <span className="min-w-0 grow truncate text-right font-semibold text-ink" aria-live="polite">
+        {state.notice}
+      </span>
+      <span data-testid="kept">{keptLabel(state)}</span>
+    </footer>
+  );
+}
+
+function Hints({ session, commands }: Omit<StatusLineProps, "state">) {
+  return (
+    <>
       <Hint keyName="↓" label="next" run={() => session.next()} />
       <Hint keyName="↑" label="previous" run={() => session.previous()} />
       <Hint keyName="U" label="undo" run={() => void session.undoLast()} />
@@ -287,11 +405,7 @@ function StatusLine({ state, session, commands }: StatusLineProps) {
       <Hint keyName="M" label="meaning" run={commands.showEntry} />
       <Hint keyName="/" label="find" run={commands.find} />
       <Hint keyName="?" label="all keys" run={commands.showKeys} />
-      <span className="min-w-0 grow truncate text-right font-semibold text-ink" aria-live="polite">
-        {state.notice}
-      </span>
-      <span data-testid="kept">{keptLabel(state)}</span>
-    </footer>
+    </>
   );
 }
 
@@ -304,15 +418,20 @@ function Hint({ keyName, label, run }: { keyName: string; label: string; run: ()
   );
 }
 
-function placeLabel({ subject, open, phase }: DeskState): string {
+function placeLabel({ subject, open, openOfAll, total, phase }: DeskState): string {
   if (phase === "opening") return "Opening…";
   if (phase === "checking") return "Reading the copy…";
   if (phase === "stopped") return "The pass was stopped";
+  const left = `${figure(open.length)} left, ${figure(openOfAll.length)} in all passes`;
   if (subject?.kind === "mark") {
     const at = open.findIndex(({ mark }) => mark.id === subject.place.mark.id);
-    if (at >= 0) return `Mark ${at + 1} of ${open.length}`;
+    if (at >= 0) return `Mark ${figure(total - open.length + at + 1)} of ${figure(total)}, ${left}`;
   }
-  return open.length === 0 ? "No open marks" : count(open.length, "open mark");
+  if (open.length > 0)
+    return `${count(open.length, "open mark")}, ${figure(openOfAll.length)} in all passes`;
+  return openOfAll.length > 0
+    ? `No open marks, ${figure(openOfAll.length)} in other passes`
+    : "No open marks";
 }
 
 function keptLabel({ kept }: DeskState): string {

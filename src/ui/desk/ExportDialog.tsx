@@ -1,12 +1,14 @@
 import { useEffect, useState } from "react";
+import { PASSES } from "../../core/checks/check.ts";
 import { canExport, EXPORT_FORMS, type ExportForm } from "../../core/formats/document.ts";
 import type { Format } from "../../core/manuscript/model.ts";
 import { readSettings, updateSettings } from "../../store/house.ts";
 import { Modal } from "../parts/Modal.tsx";
 import { saveFile } from "../parts/save-file.ts";
-import { count } from "../parts/words.ts";
+import { count, figure, PASS_LABELS } from "../parts/words.ts";
+import { checksOff } from "./checks-off.ts";
 import type { DeskSession } from "./session.ts";
-import type { DeskState } from "./state.ts";
+import { type DeskState, unreadOf } from "./state.ts";
 
 interface ExportDialogProps {
   open: boolean;
@@ -30,6 +32,7 @@ export function ExportDialog({ open, onClose, state, session }: ExportDialogProp
     void readSettings().then((settings) => setAuthor(settings.author));
   }, [open, format]);
   if (!manuscript || !record) return null;
+  const off = PASSES.reduce((sum, pass) => sum + checksOff(pass, session).length, 0);
   const write = async () => {
     setBusy(true);
     try {
@@ -50,12 +53,17 @@ export function ExportDialog({ open, onClose, state, session }: ExportDialogProp
           ({ text }) => `The question “${text}” found no place for a comment.`,
         ),
       ]);
+    } catch (error) {
+      console.error(error);
+      setOutcome([
+        "The document could not be written just now. Nothing is lost; try once more, or export it as plain text.",
+      ]);
     } finally {
       setBusy(false);
     }
   };
   return (
-    <Modal open={open} onClose={onClose} title="Export" about={aboutOf(state)}>
+    <Modal open={open} onClose={onClose} title="Export" about={aboutOf(state, off)}>
       <fieldset className="mt-4 space-y-2.5">
         <legend className="sr-only">Form</legend>
         {EXPORT_FORMS.filter((one) => canExport(format, one) && !repeats(format, one)).map(
@@ -136,13 +144,25 @@ function labelOf(form: ExportForm, format: Format): string {
   }
 }
 
-function aboutOf({ decisions, standing, open }: DeskState): string {
+function aboutOf(state: DeskState, off: number): string {
+  const { decisions, standing, openOfAll, passes, withheld } = state;
   const changes = decisions.filter(
     ({ seq, act, edits }) => standing.has(seq) && act !== "undo" && edits.length > 0,
   ).length;
   const made = changes === 0 ? "No changes have been made." : `${count(changes, "change")} made.`;
-  const left = open.length === 0 ? "" : ` ${count(open.length, "mark")} still open.`;
-  return `${made}${left}`;
+  const each = PASSES.filter((pass) => passes[pass].open > 0).map(
+    (pass) => `${figure(passes[pass].open)} in ${PASS_LABELS[pass].toLowerCase()}`,
+  );
+  const left =
+    openOfAll.length === 0
+      ? ""
+      : ` ${count(openOfAll.length, "mark")} still open: ${each.join(", ")}.`;
+  const more = [...withheld.values()].reduce((sum, one) => sum + one, 0);
+  const hidden = more === 0 ? "" : ` ${count(more, "piece")} of advice beyond what a page shows.`;
+  const unread = unreadOf(state).map((pass) => PASS_LABELS[pass].toLowerCase());
+  const lacking = unread.length === 0 ? "" : ` Not read yet: ${unread.join(", ")}.`;
+  const silent = off === 0 ? "" : ` ${count(off, "check")} ${off === 1 ? "is" : "are"} off.`;
+  return `${made}${left}${hidden}${silent}${lacking}`;
 }
 
 function exportName(fileName: string, form: ExportForm, extension: string): string {

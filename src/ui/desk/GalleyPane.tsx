@@ -34,8 +34,9 @@ export function GalleyPane({ state, session, commands, asking, nonce, onReady }:
         refuses: (edit) => session.whyRefused(edit),
         refused: (reason) => session.say(reason),
         picked: (id) => session.goTo(id),
-        selected: (from, to) => void session.atHand(from, to),
-        left: () => void session.flushTyping().then(() => session.dismiss()),
+        selected: (from, to) => session.atHand(from, to),
+        left: () => void session.leaveText(),
+        typing: (on) => session.setTyping(on),
         undo: () => void session.undoLast(),
         redo: () => void session.redo(),
         scrolled: (from, to) => setView({ from, to }),
@@ -113,10 +114,12 @@ function faceOf(galley: Galley, session: DeskSession): GalleyFace {
     },
     show(subject, preview) {
       const { from, to } = subject.kind === "mark" ? subject.place : subject.word;
-      void galley.show({ from, to, preview });
+      return galley.show({ from, to, preview });
     },
     preview: (edits) => galley.preview(edits),
     hide: () => galley.hide(),
+    showOutcome: (ranges) => galley.showOutcome(ranges),
+    blur: () => galley.blur(),
     showSpoken: (spoken) => galley.showSpoken(spoken),
   };
 }

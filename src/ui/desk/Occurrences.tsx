@@ -60,15 +60,26 @@ export function Occurrences({ state, session }: { state: DeskState; session: Des
         })}
       </ul>
       <div className="flex items-center gap-4 pt-3 text-[13px]">
-        <button
-          type="button"
-          className="button-plain"
-          disabled={!label || ticked.length === 0}
-          onClick={() => label && void session.correctAt(ticked, label)}
-        >
-          Correct {ticked.length} ticked
-        </button>
-        {rest.length > 0 ? (
+        {label ? (
+          <button
+            type="button"
+            className="button-plain"
+            disabled={ticked.length === 0 || !state.shown || state.reading}
+            onClick={() => void session.correctAt(ticked, label)}
+          >
+            Correct {ticked.length} ticked
+          </button>
+        ) : (
+          <button
+            type="button"
+            className="button-plain"
+            disabled={ticked.length === 0 || !state.shown || state.reading}
+            onClick={() => void session.stetAt(ticked)}
+          >
+            Let {ticked.length} ticked stand
+          </button>
+        )}
+        {label && rest.length > 0 ? (
           <button type="button" className="button-text" onClick={() => void session.stetAt(rest)}>
             stet the rest
           </button>

@@ -1,6 +1,7 @@
 import { APPETITES, type Appetite, type Check, type Pass } from "../../core/checks/check.ts";
 import { CHECKS } from "../../core/checks/index.ts";
 import { APPETITE_LABELS, figure, PASS_LABELS } from "../parts/words.ts";
+import { checksOff } from "./checks-off.ts";
 import { Switch } from "./Switch.tsx";
 import type { DeskSession } from "./session.ts";
 import type { DeskState } from "./state.ts";
@@ -33,7 +34,7 @@ export function PassEntry({ pass, state, session }: PassProps) {
       >
         <span className={`flex justify-between ${walked ? "font-semibold" : ""}`}>
           <span>{PASS_LABELS[pass]}</span>
-          <span>{leftLabel(pass, state)}</span>
+          <span>{leftLabel(pass, state, checksOff(pass, session).length)}</span>
         </span>
         <Progress share={reading ? shareOf(state) : done} />
       </button>
@@ -159,14 +160,21 @@ function isReading(pass: Pass, { phase, readingOn }: DeskState): boolean {
   return phase === "checking" ? pass === "spelling" : readingOn && pass !== "spelling";
 }
 
-function leftLabel(pass: Pass, state: DeskState): string {
+function leftLabel(pass: Pass, state: DeskState, off: number): string {
   if (isReading(pass, state)) return `${Math.round(shareOf(state) * 100)}%`;
-  if (state.phase === "stopped") return "stopped";
+  if (state.phase === "stopped") return stoppedLabel(pass, state);
   if (state.phase !== "ready") return "";
+  if (state.unread.includes(pass)) return "not read";
   const { open, total } = state.passes[pass];
-  if (total === 0) return "none found";
-  if (open === 0) return "done";
+  if (total === 0) return off > 0 ? `none, ${figure(off)} off` : "none found";
+  if (open === 0) return off > 0 ? `done, ${figure(off)} off` : "done";
   return open === total ? figure(total) : `${figure(open)} left of ${figure(total)}`;
+}
+
+/** How far a pass had come when it was stopped. */
+function stoppedLabel(pass: Pass, state: DeskState): string {
+  const share = Math.round(shareOf(state) * 100);
+  return pass === "spelling" && share > 0 && share < 100 ? `stopped at ${share}%` : "not read";
 }
 
 function Progress({ share }: { share: number }) {

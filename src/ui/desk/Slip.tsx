@@ -6,7 +6,7 @@ import type { DeskCommands } from "./commands.ts";
 import { Explanation } from "./Explanation.tsx";
 import { Meanings } from "./Meanings.tsx";
 import type { DeskSession } from "./session.ts";
-import type { DeskState } from "./state.ts";
+import type { DeskState, LessQuestion, Subject } from "./state.ts";
 
 interface SlipProps {
   state: DeskState;
@@ -18,12 +18,22 @@ interface SlipProps {
 
 /** Where a decision is made: the reason, the corrections, and what else can be done. */
 export function Slip({ state, session, commands, asking }: SlipProps) {
-  const { subject, choices, previewed } = state;
+  const { subject, choices, previewed, typing } = state;
   if (!subject) return null;
-  if (asking) return <QueryField session={session} onDone={commands.closeQuery} />;
+  if (asking) {
+    return <QueryField subject={subject} session={session} onDone={commands.closeQuery} />;
+  }
+  if (state.less) return <LessField less={state.less} session={session} />;
   const twins = session.twins(subject).length;
   return (
-    <div data-testid="slip">
+    // biome-ignore lint/a11y/noStaticElementInteractions: a press here leaves the caret where it is
+    <div
+      data-testid="slip"
+      data-shown={state.shown}
+      data-keys={typing ? "typing" : "slip"}
+      // What is pressed with the pointer must not take the keys: Enter would press it once more.
+      onMouseDown={(event) => event.preventDefault()}
+    >
       <p className="flex items-baseline gap-3">
         <span className="grow">{reasonOf(state)}</span>
       </p>
@@ -48,9 +58,15 @@ export function Slip({ state, session, commands, asking }: SlipProps) {
               index === previewed ? "border-ink shadow-[inset_0_-2px_var(--ink)]" : "border-rule"
             }`}
           >
-            <Key>{String(index + 1)}</Key>
+            <Key hidden={typing}>{String(index + 1)}</Key>
             <span className="font-book text-base">{choice.label}</span>
             {choice.note ? <span className="text-xs text-soft">{choice.note}</span> : null}
+            {index !== Math.max(0, previewed) ? null : (
+              <span className={`text-xs text-soft ${typing ? "invisible" : ""}`}>
+                <Key>Enter</Key>
+                {previewed < 0 ? " shows it" : ""}
+              </span>
+            )}
           </button>
         ))}
       </div>
@@ -58,25 +74,48 @@ export function Slip({ state, session, commands, asking }: SlipProps) {
       <div className="mt-2.5 -mr-5 flex flex-wrap items-center gap-x-4 gap-y-1.5 text-[13px] text-soft">
         {subject.kind === "mark" ? (
           <>
-            <Act letter="S" label="stet" run={() => void session.stet(false)} />
+            <Act letter="S" typing={typing} label="stet" run={() => void session.stet(false)} />
             {checkById(subject.place.mark.rule)?.takesWords ? (
-              <Act letter="W" label="word list" run={() => void session.listWord()} />
+              <Act
+                letter="W"
+                typing={typing}
+                label="word list"
+                run={() => void session.listWord()}
+              />
             ) : null}
+            <Act
+              letter="D"
+              typing={typing}
+              label="less like this"
+              run={() => void session.lessLikeThis(false)}
+            />
           </>
         ) : null}
-        {subject.kind === "mark" ? (
-          <Act letter="D" label="less like this" run={() => void session.lessLikeThis(false)} />
-        ) : null}
-        <Act letter="Q" label="query" run={commands.openQuery} />
-        <Act letter="E" label="edit" run={commands.editHere} />
+        <Act letter="Q" typing={typing} label="query" run={commands.openQuery} />
+        {typing ? (
+          <span className="flex items-baseline gap-1.5 font-semibold whitespace-nowrap text-pen">
+            <Key>Esc</Key>
+            keys to the slip
+          </span>
+        ) : (
+          <Act letter="E" typing={false} label="edit" run={commands.editHere} />
+        )}
         {twins > 1 ? (
           <span className="ml-auto flex gap-4">
+            {choices && choices.length > 0 ? (
+              <Act
+                letter="⇧1"
+                typing={typing}
+                label={`all ${count(twins, "place")}`}
+                run={() => commands.everywhere(0)}
+              />
+            ) : null}
             <Act
-              letter="⇧1"
-              label={`all ${count(twins, "place")}`}
-              run={() => void session.take(0, true)}
+              letter="⇧S"
+              typing={typing}
+              label={`stet all ${count(twins, "place")}`}
+              run={() => void session.stet(true)}
             />
-            <Act letter="⇧S" label="stet all" run={() => void session.stet(true)} />
           </span>
         ) : null}
       </div>
@@ -84,11 +123,53 @@ export function Slip({ state, session, commands, asking }: SlipProps) {
   );
 }
 
+/** Asked of a check that is what a pass is for: the word, the list, or the check itself? */
+function LessField({ less, session }: { less: LessQuestion; session: DeskSession }) {
+  const { text, places, hides, inEvery } = less;
+  const answers = [
+    `Let “${text}” stand everywhere in this document: ${count(places, "place")}`,
+    `Put “${text}” on the word list`,
+    `Mark no unknown words in ${inEvery ? "any document" : "this document"}: hides ${count(hides, "mark")}`,
+  ];
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: a press here leaves the caret where it is
+    <div
+      data-testid="slip"
+      data-shown="true"
+      data-keys="slip"
+      onMouseDown={(event) => event.preventDefault()}
+    >
+      <p>Less of what? Looking for such words is what this pass is for.</p>
+      <ol className="mt-2 space-y-1.5">
+        {answers.map((answer, index) => (
+          <li key={answer}>
+            <button
+              type="button"
+              className="flex items-baseline gap-2 text-left"
+              onClick={() => void session.answerLess(index)}
+            >
+              <Key>{String(index + 1)}</Key>
+              {answer}
+            </button>
+          </li>
+        ))}
+      </ol>
+      <p className="mt-2.5 text-[13px] text-soft">
+        <button type="button" onClick={() => session.dismiss()}>
+          <Key>Esc</Key> leave it as it is
+        </button>
+      </p>
+    </div>
+  );
+}
+
 /** What to say where no correction is offered. */
 function withoutChoices({ subject }: DeskState): string {
   const rule = subject?.kind === "mark" ? subject.place.mark.rule : "";
-  if (rule === "" || rule.startsWith("spelling/")) return "Nothing in the dictionary is near it.";
-  return "No rewrite fits every case: E edits here, M shows other words.";
+  const text = subject?.kind === "mark" ? subject.place.mark.text : "";
+  if (rule === "" || checkById(rule)?.takesWords) return "Nothing in the dictionary is near it.";
+  const others = /^[\p{L}'’-]+$/u.test(text) ? ", M shows other words" : "";
+  return `No rewrite fits every case: E edits here${others}.`;
 }
 
 function reasonOf({ subject, open }: DeskState) {
@@ -101,33 +182,49 @@ function reasonOf({ subject, open }: DeskState) {
   return (
     <>
       {mark.reason}
-      {others > 0 ? ` The same stands in ${count(others, "other place")}.` : ""}{" "}
+      {others > 0 ? ` The same is in ${count(others, "other place")}.` : ""}{" "}
       {check ? <Explanation check={check} key={mark.id} /> : null}
     </>
   );
 }
 
-function Act({ letter, label, run }: { letter: string; label: string; run: () => void }) {
+interface ActProps {
+  letter: string;
+  label: string;
+  /** Keys go into the text: the key is not shown. */
+  typing: boolean;
+  run: () => void;
+}
+
+function Act({ letter, label, typing, run }: ActProps) {
   return (
     <button type="button" className="flex items-baseline gap-1.5 whitespace-nowrap" onClick={run}>
-      <Key>{letter}</Key>
+      <Key hidden={typing}>{letter}</Key>
       {label}
     </button>
   );
 }
 
-function QueryField({ session, onDone }: { session: DeskSession; onDone: () => void }) {
+interface QueryProps {
+  /** What the question is about, whatever the walk does while it is written. */
+  subject: Exclude<Subject, null>;
+  session: DeskSession;
+  onDone: () => void;
+}
+
+function QueryField({ subject, session, onDone }: QueryProps) {
   const [note, setNote] = useState("");
   const field = useRef<HTMLTextAreaElement>(null);
   useEffect(() => field.current?.focus(), []);
   const send = () => {
     if (note.trim() === "") return;
     onDone();
-    void session.query(note.trim());
+    void session.query(subject, note.trim());
   };
   return (
     <form
       data-testid="slip"
+      data-shown="true"
       onSubmit={(event) => {
         event.preventDefault();
         send();

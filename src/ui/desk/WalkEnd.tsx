@@ -1,7 +1,9 @@
-import { PASSES, type Pass } from "../../core/checks/check.ts";
+import type { Pass } from "../../core/checks/check.ts";
+import { Key } from "../parts/Key.tsx";
 import { count, figure, PASS_LABELS } from "../parts/words.ts";
+import { checksOff } from "./checks-off.ts";
 import type { DeskSession } from "./session.ts";
-import type { DeskState } from "./state.ts";
+import { type DeskState, passAfter } from "./state.ts";
 
 interface WalkEndProps {
   state: DeskState;
@@ -9,35 +11,71 @@ interface WalkEndProps {
   onExport: () => void;
 }
 
-/** Shown when no mark is open: what was done, and what no check can promise. */
+/** Shown at the end of a pass: what was done, what was not looked for, and what no check can promise. */
 export function WalkEnd({ state, session, onExport }: WalkEndProps) {
   const lines = doneLines(state);
-  const next = PASSES.find((pass) => state.passes[pass].open > 0);
+  const { pass, open, total, passes } = state;
+  const next = passAfter(state);
+  const off = checksOff(pass, session);
+  const none = lines.length === 0 && off.length === 0 ? NOTHING[pass] : "";
   return (
     <section
       aria-label="End of the walk"
       className="border-t border-pen bg-wash px-8 py-5 pl-[66px]"
     >
-      <h2 className="font-book text-xl font-semibold">
-        {state.total === 0 ? "Nothing to mark" : DONE[state.pass]}
-      </h2>
-      <p className="mt-1">{lines.length === 0 ? NOTHING[state.pass] : `${lines.join(", ")}.`}</p>
-      <p className="mt-2 max-w-[64ch] text-soft">{BEYOND[state.pass]}</p>
+      <h2 className="font-book text-xl font-semibold">{headingOf(state, off.length)}</h2>
+      {lines.length > 0 || none ? (
+        <p className="mt-1">{lines.length > 0 ? `${lines.join(", ")}.` : none}</p>
+      ) : null}
+      {open.length > 0 ? (
+        <p className="mt-1">
+          <button type="button" className="button-text" onClick={() => session.next()}>
+            <Key>↓</Key> goes back to {count(open.length, "mark")} left open before this place
+          </button>
+        </p>
+      ) : null}
+      {off.length > 0 ? (
+        <p className="mt-1">
+          Not looked for, since off:{" "}
+          {off
+            .slice(0, MOST_NAMED)
+            .map(({ title }) => title)
+            .join("; ")}
+          {off.length > MOST_NAMED ? ` and ${figure(off.length - MOST_NAMED)} more` : ""}.
+        </p>
+      ) : null}
+      <p className="mt-2 max-w-[64ch] text-soft">{BEYOND[pass]}</p>
       <div className="mt-4 flex items-center gap-5">
         {next ? (
           <button type="button" className="button-main" onClick={() => session.setPass(next)}>
-            Go on with {PASS_LABELS[next].toLowerCase()}, {figure(state.passes[next].open)} open
+            Go on with {PASS_LABELS[next].toLowerCase()}, {figure(passes[next].open)} open{" "}
+            <Key>Enter</Key>
           </button>
         ) : null}
         <button type="button" className={next ? "button-plain" : "button-main"} onClick={onExport}>
-          Export…
+          Export… {next ? null : <Key>Enter</Key>}
         </button>
         <a href="/" className="button-text">
           Back to the shelf
         </a>
       </div>
+      {total > 0 && state.unread.length > 0 ? (
+        <p className="mt-2 text-soft">
+          Not read yet: {state.unread.map((one) => PASS_LABELS[one].toLowerCase()).join(", ")}.
+        </p>
+      ) : null}
     </section>
   );
+}
+
+/** How many checks that are off are named; the rail lists them all. */
+const MOST_NAMED = 4;
+
+function headingOf({ pass, open, total }: DeskState, off: number): string {
+  if (open.length > 0) return "The end of the text";
+  if (total > 0)
+    return off > 0 ? `No open marks in ${PASS_LABELS[pass].toLowerCase()}` : DONE[pass];
+  return off > 0 ? "Nothing open among what was looked for" : "Nothing to mark";
 }
 
 const DONE: Record<Pass, string> = {

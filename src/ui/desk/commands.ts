@@ -9,14 +9,25 @@ export interface DeskCommands {
   showOccurrences: () => void;
   showEntry: () => void;
   showKeys: () => void;
+  /** Makes a choice in every place, once these have been seen. */
+  everywhere: (choice: number) => void;
+  scroll: (to: "up" | "down" | "start" | "end") => void;
+  /** At the end of a pass: goes on with the next, or to the export; returns whether it was at an end. */
+  goOn: () => boolean;
 }
 
 /** The keys of the walk, as the list of keys shows them. */
 export const KEYS: { keys: string[]; label: string }[] = [
   { keys: ["↓", "↑"], label: "next mark, previous mark" },
   { keys: ["1", "9"], label: "make the correction with this number" },
-  { keys: ["Enter"], label: "make the correction that is shown" },
+  {
+    keys: ["Enter"],
+    label:
+      "make the correction that is shown in the line; show it where none is; at the end of a pass, go on",
+  },
   { keys: ["⇧1", "⇧Enter"], label: "make it in every place with the same mistake" },
+  { keys: ["P", "⇧P"], label: "next pass, previous pass" },
+  { keys: ["Space", "PageUp", "PageDown", "Home", "End"], label: "move through the text" },
   { keys: ["D"], label: "less like this, in this document: only when sure, then off" },
   { keys: ["⇧D"], label: "less like this, in every document" },
   { keys: ["S"], label: "stet: let it stand here" },
@@ -28,41 +39,76 @@ export const KEYS: { keys: string[]; label: string }[] = [
   { keys: ["M"], label: "meanings, synonyms and sound of the word" },
   { keys: ["U", "Ctrl Z"], label: "undo the last decision" },
   { keys: ["⇧U", "Ctrl Y"], label: "take the undo back" },
-  { keys: ["/"], label: "find in the text" },
+  { keys: ["/", "Ctrl F"], label: "find in the text" },
   { keys: ["Esc"], label: "close the slip, leave the text" },
   { keys: ["?"], label: "this list" },
 ];
 
 /**
  * Carries out a key pressed outside text entry; returns whether it was one of the walk's. Shifted
- * digits are told by the key's place on the keyboard, since their characters differ by layout.
+ * digits are told by the key's place on the keyboard, since their characters differ by layout. Letters
+ * are told by Shift alone, so that a lock on capitals changes nothing; a key that is held down decides
+ * nothing more.
  */
 export function runKey(
   event: KeyboardEvent,
   session: DeskSession,
   commands: DeskCommands,
 ): boolean {
-  if (event.ctrlKey || event.metaKey) return runControlKey(event, session);
+  if (event.ctrlKey || event.metaKey) return runControlKey(event, session, commands);
   if (event.altKey) return false;
+  const { shiftKey } = event;
   const digit = /^(?:Digit|Numpad)([1-9])$/.exec(event.code)?.[1];
   if (digit !== undefined) {
-    void session.take(Number(digit) - 1, event.shiftKey);
+    if (!event.repeat) takeDigit(Number(digit) - 1, shiftKey, session, commands);
     return true;
   }
   if (event.key === "Enter") {
-    const { previewed } = session.getSnapshot();
-    void session.take(Math.max(0, previewed), event.shiftKey);
+    if (!event.repeat) takeEnter(shiftKey, session, commands);
     return true;
   }
-  const run = actionsOf(session, commands).get(event.shiftKey ? `⇧${event.key}` : event.key);
-  run?.();
-  return run !== undefined;
+  const name = nameOf(event);
+  const run = actionsOf(session, commands).get(name);
+  if (!run) return false;
+  if (!event.repeat || REPEATING.has(event.key)) run();
+  return true;
 }
 
-function runControlKey(event: KeyboardEvent, session: DeskSession): boolean {
+/** Keys that go on while they are held down. */
+const REPEATING = new Set(["ArrowDown", "ArrowUp", "PageDown", "PageUp", " "]);
+
+function nameOf({ key, shiftKey }: KeyboardEvent): string {
+  if (!/^\p{L}$/u.test(key)) return shiftKey ? `⇧${key}` : key;
+  return shiftKey ? `⇧${key.toUpperCase()}` : key.toLowerCase();
+}
+
+function takeDigit(
+  index: number,
+  everywhere: boolean,
+  session: DeskSession,
+  commands: DeskCommands,
+): void {
+  if (session.getSnapshot().less) void session.answerLess(index);
+  else if (everywhere) commands.everywhere(index);
+  else void session.take(index, false);
+}
+
+function takeEnter(everywhere: boolean, session: DeskSession, commands: DeskCommands): void {
+  const { less, previewed } = session.getSnapshot();
+  if (less || commands.goOn()) return;
+  if (everywhere && previewed >= 0) commands.everywhere(previewed);
+  else void session.takeShown(false);
+}
+
+function runControlKey(
+  event: KeyboardEvent,
+  session: DeskSession,
+  commands: DeskCommands,
+): boolean {
   const key = event.key.toLowerCase();
   if (key === "y" || (key === "z" && event.shiftKey)) void session.redo();
   else if (key === "z") void session.undoLast();
+  else if (key === "f") commands.find();
   else return false;
   return true;
 }
@@ -79,6 +125,8 @@ function actionsOf(session: DeskSession, commands: DeskCommands): Map<string, ()
     ["⇧U", () => void session.redo()],
     ["d", () => void session.lessLikeThis(false)],
     ["⇧D", () => void session.lessLikeThis(true)],
+    ["p", () => session.stepPass(1)],
+    ["⇧P", () => session.stepPass(-1)],
     ["q", commands.openQuery],
     ["e", commands.editHere],
     ["g", commands.showOccurrences],
@@ -86,5 +134,11 @@ function actionsOf(session: DeskSession, commands: DeskCommands): Map<string, ()
     ["/", commands.find],
     ["?", commands.showKeys],
     ["⇧?", commands.showKeys],
+    ["PageDown", () => commands.scroll("down")],
+    ["PageUp", () => commands.scroll("up")],
+    [" ", () => commands.scroll("down")],
+    ["⇧ ", () => commands.scroll("up")],
+    ["Home", () => commands.scroll("start")],
+    ["End", () => commands.scroll("end")],
   ]);
 }

@@ -1,3 +1,4 @@
+import { ChangeSet } from "@codemirror/state";
 import { type Decision, type Draft, inForce } from "../../core/ledger/decision.ts";
 import {
   append,
@@ -11,6 +12,7 @@ import { SettledPlaces } from "../../core/ledger/settled.ts";
 import { applyEdits, invertEdits, mapPosition } from "../../core/manuscript/edits.ts";
 import { copyLayout, shiftBlocks, shiftSpans, whyRefused } from "../../core/manuscript/layout.ts";
 import type { Block, Edit, Manuscript, Span } from "../../core/manuscript/model.ts";
+import type { Typed } from "../../store/ledger.ts";
 import { MarksBoard, type PlacedMark, placesOf } from "./marks-board.ts";
 
 /** A question to the author, at its place in the original text. */
@@ -31,7 +33,10 @@ export class DeskDocument {
   readonly board: MarksBoard;
   private ledger: Ledger;
   private readonly settled = new SettledPlaces();
+  /** Steps of typing since the ledger's text, each on the text the one before led to. */
   private typed: Edit[][] = [];
+  /** The decision that is being written, and how many steps of typing it is made of; null for none. */
+  private announced: { decision: Decision; steps: number | null } | null = null;
   private standing: ReadonlySet<number>;
 
   /** Throws RangeError when the decisions do not fit the manuscript. */
@@ -83,7 +88,12 @@ export class DeskDocument {
 
   /** Marks that nothing has settled. */
   openMarks(): PlacedMark[] {
-    return this.board.open(this.settled);
+    return this.board.open(this.settled, this.typed);
+  }
+
+  /** Something was typed that is no decision yet. */
+  get hasTyped(): boolean {
+    return this.typed.length > 0;
   }
 
   /** How many marks of each pass standing corrections took away. */
@@ -113,6 +123,31 @@ export class DeskDocument {
     return { draft: { act: "edit", scope: "here", marks: [], edits }, steps };
   }
 
+  /**
+   * What was typed, to be written down: after the last decision, and, while another is being written,
+   * after that one too, so that whichever is the last on disk finds what was typed after it.
+   */
+  typedNotes(): Typed[] {
+    const after = this.ledger.decisions.length;
+    const notes = [{ after, typed: netEdits(this.ledger.text, this.typed) }];
+    if (!this.announced) return notes;
+    const { decision, steps } = this.announced;
+    const text = applyEdits(this.ledger.text, decision.edits);
+    const typed =
+      steps === null ? this.rebased(decision).typed : netEdits(text, this.typed.slice(steps));
+    return [...notes, { after: after + 1, typed }];
+  }
+
+  /** Tells which decision is being written, and how many steps of typing it is made of, if of any. */
+  announce(decision: Decision, steps: number | null): void {
+    this.announced = { decision, steps };
+  }
+
+  /** The decision that was being written could not be. */
+  withdraw(): void {
+    this.announced = null;
+  }
+
   /** Completes a draft; the text is the ledger's, without what was typed since. */
   enter(draft: Draft, at: string): Decision {
     return enter(this.ledger, draft, at);
@@ -122,12 +157,31 @@ export class DeskDocument {
   recordTyped(decision: Decision | null, steps: number): void {
     this.typed = this.typed.slice(steps);
     if (decision) this.record(decision);
+    this.announced = null;
   }
 
-  /** Enters a decision and makes its edits. */
-  apply(decision: Decision): void {
+  /**
+   * Enters a decision and makes its edits; returns them on the text as it was on screen, where
+   * something may have been typed while the decision was being written.
+   */
+  apply(decision: Decision): Edit[] {
+    const { typed, edits } =
+      this.hasTyped && decision.edits.length > 0
+        ? this.rebased(decision)
+        : { typed: null, edits: decision.edits };
     this.record(decision);
-    if (decision.edits.length > 0) this.shift(decision.edits);
+    if (typed) this.typed = typed.length > 0 ? [typed] : [];
+    if (edits.length > 0) this.shift(edits);
+    this.announced = null;
+    return edits;
+  }
+
+  /** What was typed on the text after a decision, and the decision on the text with what was typed. */
+  private rebased(decision: Decision): { typed: Edit[]; edits: Edit[] } {
+    const { length } = this.ledger.text;
+    const typed = ChangeSet.of(netEdits(this.ledger.text, this.typed), length);
+    const decided = ChangeSet.of(decision.edits, length);
+    return { typed: editsOf(typed.map(decided)), edits: editsOf(decided.map(typed, true)) };
   }
 
   /** Edits and questions on the original text. */
@@ -164,4 +218,12 @@ export class DeskDocument {
     shiftSpans(this.layout.spans, edits);
     this.board.shift(edits, places);
   }
+}
+
+function editsOf(changes: ChangeSet): Edit[] {
+  const edits: Edit[] = [];
+  changes.iterChanges((from, to, _newFrom, _newTo, inserted) => {
+    edits.push({ from, to, insert: inserted.toString() });
+  });
+  return edits;
 }

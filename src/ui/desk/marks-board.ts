@@ -17,8 +17,8 @@ export interface PlacedMark {
  */
 export class MarksBoard {
   private marks: (readonly Mark[])[] = [];
-  /** The number of the last edit that touched each block, to tell stale reports. */
-  private readonly touched = new Map<number, number>();
+  /** The edits of each block that no report has taken in yet, oldest first; offsets in the block. */
+  private readonly recent = new Map<number, { revision: number; edits: readonly Edit[] }[]>();
   private edits = 0;
 
   constructor(private readonly blocks: readonly Block[]) {}
@@ -28,15 +28,21 @@ export class MarksBoard {
     return this.edits;
   }
 
-  /** Takes in a report made for a revision. Blocks edited since keep what they have. */
+  /**
+   * Takes in a report made for a revision: its marks are moved through what was changed since, and
+   * those whose text was touched are left out. Returns the blocks whose marks are others now.
+   */
   report(update: ReadonlyMap<number, readonly Mark[]>, revision: number): number[] {
-    const changed: number[] = [];
-    for (const [block, marks] of update) {
-      if ((this.touched.get(block) ?? 0) > revision) continue;
-      this.marks[block] = marks;
-      changed.push(block);
+    for (const [block, steps] of this.recent) {
+      const later = steps.filter((step) => step.revision > revision);
+      if (later.length === 0) this.recent.delete(block);
+      else this.recent.set(block, later);
     }
-    return changed;
+    for (const [block, marks] of update) {
+      const later = this.recent.get(block) ?? [];
+      this.marks[block] = later.reduce((moved, { edits }) => moveMarks(moved, edits), marks);
+    }
+    return [...update.keys()];
   }
 
   /** Moves marks through edits on the text before them; those whose text is touched are dropped. */
@@ -50,14 +56,9 @@ export class MarksBoard {
       byBlock.set(place.block, [...(byBlock.get(place.block) ?? []), local]);
     }
     for (const [block, local] of byBlock) {
-      this.touched.set(block, this.edits);
-      this.marks[block] = (this.marks[block] ?? [])
-        .filter((mark) => !local.some((edit) => touches(edit, mark)))
-        .map((mark) => ({
-          ...mark,
-          from: mapPosition(mark.from, local, "after"),
-          to: mapPosition(mark.to, local, "before"),
-        }));
+      const steps = this.recent.get(block) ?? [];
+      this.recent.set(block, [...steps, { revision: this.edits, edits: local }]);
+      this.marks[block] = moveMarks(this.marks[block] ?? [], local);
     }
     return [...byBlock.keys()];
   }
@@ -75,10 +76,22 @@ export class MarksBoard {
     return placed;
   }
 
-  /** Marks that no standing decision has settled, in reading order. */
-  open(settled: SettledPlaces): PlacedMark[] {
+  /**
+   * Marks that no standing decision has settled, in reading order. `since` are the steps made after
+   * the text that the settled places lie in.
+   */
+  open(settled: SettledPlaces, since: readonly (readonly Edit[])[] = []): PlacedMark[] {
     const places = new Set(
-      settled.places().map(({ anchor, from, to }) => `${anchor.rule}@${from}-${to}:${anchor.text}`),
+      settled.places().map(({ anchor, from, to }) => {
+        const now = since.reduce(
+          (range, edits) => ({
+            from: mapPosition(range.from, edits, "after"),
+            to: mapPosition(range.to, edits, "before"),
+          }),
+          { from, to },
+        );
+        return `${anchor.rule}@${now.from}-${now.to}:${anchor.text}`;
+      }),
     );
     return this.all().filter(
       ({ mark, from, to }) =>
@@ -86,6 +99,17 @@ export class MarksBoard {
         !places.has(`${mark.rule}@${from}-${to}:${mark.text}`),
     );
   }
+}
+
+/** Marks of a block after edits in it, without those whose text the edits touch. */
+function moveMarks(marks: readonly Mark[], edits: readonly Edit[]): readonly Mark[] {
+  return marks
+    .filter((mark) => !edits.some((edit) => touches(edit, mark)))
+    .map((mark) => ({
+      ...mark,
+      from: mapPosition(mark.from, edits, "after"),
+      to: mapPosition(mark.to, edits, "before"),
+    }));
 }
 
 /** The blocks that edits fall into, and where these start, before they are made. */

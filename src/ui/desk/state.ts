@@ -1,5 +1,5 @@
 import { PASSES, type Pass } from "../../core/checks/check.ts";
-import type { HouseStyle } from "../../core/house/style.ts";
+import { type HouseStyle, styleStamp } from "../../core/house/style.ts";
 import type { Decision } from "../../core/ledger/decision.ts";
 import type { Edit, Manuscript } from "../../core/manuscript/model.ts";
 import type { Counts } from "../../core/readings/counts.ts";
@@ -25,6 +25,17 @@ export interface PlacedChoice {
   edits: Edit[];
   /** What speaks for it. */
   note?: string | undefined;
+}
+
+/** What asking for less of a check would do. */
+export interface LessQuestion {
+  /** The marked text, and how many open marks it has. */
+  text: string;
+  places: number;
+  /** Open marks of the check, which switching it off hides. */
+  hides: number;
+  /** Asked for every document, not this one alone. */
+  inEvery: boolean;
 }
 
 /** How far the latest change is from being safe. */
@@ -56,10 +67,22 @@ export interface DeskState {
   withheld: ReadonlyMap<string, number>;
   /** The first pass can be walked while the others are still being read. */
   readingOn: boolean;
+  /** Passes whose data can't be had just now. */
+  unread: readonly Pass[];
   subject: Subject;
   choices: PlacedChoice[] | null;
   /** Index of the choice shown in the line; -1 for none. */
   previewed: number;
+  /** The slip has been drawn with its corrections: only now do keys decide. */
+  shown: boolean;
+  /** A decision is being written, or its outcome shown: nothing else is decided meanwhile. */
+  deciding: boolean;
+  /** The caret is in the text, and keys type. */
+  typing: boolean;
+  /** The walk stands at an end of the pass, while marks are open at the other. */
+  edge: "start" | "end" | null;
+  /** "Less like this" was asked of a check that is what a pass is for: what is meant? */
+  less: LessQuestion | null;
   decisions: readonly Decision[];
   standing: ReadonlySet<number>;
   kept: Kept;
@@ -81,8 +104,28 @@ export interface DeskState {
   voiceless: string;
 }
 
+/** The passes that have not been read to their end. */
+export function unreadOf({ phase, readingOn, unread }: DeskState): readonly Pass[] {
+  if (phase !== "ready") return PASSES;
+  return readingOn ? PASSES.filter((pass) => pass !== "spelling") : unread;
+}
+
+/** Whether the walk has come to the end of its pass: no open mark, or none after the place. */
+export function isAtEnd(state: DeskState): boolean {
+  if (state.subject || unreadOf(state).includes(state.pass)) return false;
+  return state.open.length === 0 || state.edge === "end";
+}
+
+/** The pass to go on with: the next one with open marks, or any that has some; null when none has. */
+export function passAfter({ pass, passes }: DeskState): Pass | null {
+  const at = PASSES.indexOf(pass);
+  const others = [...PASSES.slice(at + 1), ...PASSES.slice(0, at)];
+  return others.find((one) => passes[one].open > 0) ?? null;
+}
+
 /** What the shelf is told of a run; null before there is one. */
-export function runOf({ counts, openOfAll, decisions, standing }: DeskState): ShelfRecord["run"] {
+export function runOf(state: DeskState): ShelfRecord["run"] {
+  const { counts, openOfAll, decisions, standing, style } = state;
   if (!counts) return null;
   const of = (weight: string) => openOfAll.filter(({ mark }) => mark.weight === weight).length;
   return {
@@ -92,6 +135,8 @@ export function runOf({ counts, openOfAll, decisions, standing }: DeskState): Sh
     settle: of("settle"),
     weigh: of("weigh"),
     decided: decisions.filter(({ seq, act }) => act !== "undo" && standing.has(seq)).length,
+    unread: [...unreadOf(state)],
+    style: styleStamp(style),
   };
 }
 

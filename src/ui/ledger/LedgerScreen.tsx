@@ -20,9 +20,10 @@ const ACT_LABELS: Record<Act, string> = {
   query: "asked the author",
   word: "on a word list",
   edit: "edited by hand",
+  setting: "setting",
   undo: "undone",
 };
-const SHOWN_ACTS: Act[] = ["correct", "stet", "query", "word", "edit"];
+const SHOWN_ACTS: Act[] = ["correct", "stet", "query", "word", "edit", "setting"];
 
 type Column = "at" | "mistake" | "correction" | "kind" | "document";
 

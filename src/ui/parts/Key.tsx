@@ -1,4 +1,4 @@
-/** A key as it is written on buttons. */
-export function Key({ children }: { children: string }) {
-  return <kbd className="key">{children}</kbd>;
+/** A key as it is labelled on a keyboard; hidden, it keeps its room, so that nothing beside it moves. */
+export function Key({ children, hidden = false }: { children: string; hidden?: boolean }) {
+  return <kbd className={hidden ? "key invisible" : "key"}>{children}</kbd>;
 }

@@ -20,6 +20,7 @@ export const KIND_LABELS: Record<Kind, string> = {
   fiction: "Fiction",
   letter: "Letter",
   sheet: "Sheet",
+  general: "General copy",
 };
 
 export const PASS_LABELS: Record<Pass, string> = {

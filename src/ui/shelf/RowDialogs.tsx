@@ -63,11 +63,11 @@ export function DeleteDialog({ record, onClose, onDelete }: DeleteDialogProps) {
       about={`“${record?.title ?? ""}”, every decision on it and the copy kept here are removed. The file you opened it from stays where it is.`}
     >
       <div className="mt-5 flex gap-3">
-        <button type="button" className="button-main" onClick={() => record && onDelete(record)}>
-          Delete
-        </button>
-        <button type="button" className="button-plain" onClick={onClose}>
+        <button type="button" className="button-main" onClick={onClose}>
           Keep it
+        </button>
+        <button type="button" className="button-plain" onClick={() => record && onDelete(record)}>
+          Delete
         </button>
       </div>
     </Modal>

@@ -2,11 +2,14 @@ import { setNonce } from "get-nonce";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { ACCEPTED_EXTENSIONS } from "../../core/formats/document.ts";
 import { NotKept } from "../../store/failure.ts";
+import { holdDocument } from "../../store/hold.ts";
+import { readStyle } from "../../store/house.ts";
 import { deleteDocument, listShelf, type ShelfRecord, updateRecord } from "../../store/shelf.ts";
 import { connectProofreader } from "../../worker/connect.ts";
 import { SiteHeader } from "../parts/SiteHeader.tsx";
+import { useFileDrop } from "../parts/use-file-drop.ts";
 import { shelveDemo } from "./demo.ts";
-import { firstRun, takeIn } from "./intake.ts";
+import { needsRun, runForShelf, takeIn, turnKind } from "./intake.ts";
 import { PasteDialog } from "./PasteDialog.tsx";
 import { DeleteDialog, RenameDialog } from "./RowDialogs.tsx";
 import { ShelfTable, type Sorting } from "./ShelfTable.tsx";
@@ -29,20 +32,35 @@ export function Shelf({ nonce }: { nonce: string }) {
   const picker = useRef<HTMLInputElement>(null);
   const refresh = useCallback(async () => setRecords(await listShelf()), []);
   const startRef = useRef(false);
-  useEffect(() => {
-    if (startRef.current) return;
-    startRef.current = true;
-    void (async () => {
-      await refresh();
-      if (await shelveDemo(worker)) await refresh();
+  const runs = useRef<Promise<void>>(Promise.resolve());
+  /** Reads, one after the other, the documents whose counts are missing or old. */
+  const runAll = useCallback(() => {
+    runs.current = runs.current.then(async () => {
+      const style = await readStyle();
       for (const record of await listShelf()) {
-        if (record.run) continue;
-        await firstRun(runner, record, (share) => setRunning({ id: record.id, share }));
+        if (!needsRun(record, style)) continue;
+        try {
+          await runForShelf(runner, record, (share) => setRunning({ id: record.id, share }));
+        } catch (error) {
+          // Its own desk will say what is amiss; the others are read all the same.
+          console.error(error);
+        }
         await refresh();
       }
       setRunning(null);
+    });
+    return runs.current;
+  }, [runner, refresh]);
+  useEffect(() => {
+    if (startRef.current) return;
+    startRef.current = true;
+    void navigator.storage?.persist?.();
+    void (async () => {
+      await refresh();
+      if (await shelveDemo(worker)) await refresh();
+      await runAll();
     })().catch((error: unknown) => setProblems([sentenceOf(error)]));
-  }, [worker, runner, refresh]);
+  }, [worker, runAll, refresh]);
   const bringIn = useCallback(
     async (files: readonly { name: string; bytes: () => Promise<ArrayBuffer> }[]) => {
       const said: string[] = [];
@@ -60,9 +78,12 @@ export function Shelf({ nonce }: { nonce: string }) {
       setBusy("");
       setProblems(said);
       if (last && files.length === 1) location.assign(`/desk?doc=${last.id}`);
-      else await refresh();
+      else {
+        await refresh();
+        await runAll();
+      }
     },
-    [worker, refresh],
+    [worker, refresh, runAll],
   );
   const fromFiles = useCallback(
     (list: FileList | null) =>
@@ -71,7 +92,9 @@ export function Shelf({ nonce }: { nonce: string }) {
       ),
     [bringIn],
   );
-  const dropping = useFileDrop(fromFiles);
+  const dropping = useFileDrop(fromFiles, () =>
+    setProblems(["Only files can be dropped here. Text is brought in with “Paste text”."]),
+  );
   const shown = useMemo(() => select(records ?? [], search, sorting), [records, search, sorting]);
   return (
     <div className="min-h-screen min-w-[960px]">
@@ -118,13 +141,22 @@ export function Shelf({ nonce }: { nonce: string }) {
             running={running}
             sorting={sorting}
             onSort={setSorting}
+            onKind={(record, kind) => {
+              void turnKind(record, kind)
+                .then(async (refusal) => {
+                  if (refusal) setProblems([refusal]);
+                  await refresh();
+                  await runAll();
+                })
+                .catch((error: unknown) => setProblems([sentenceOf(error)]));
+            }}
             onRename={setRenaming}
             onDelete={setDeleting}
           />
         )}
         <p className="pt-4.5 text-soft">
           {records?.length === 0 ? "The shelf is empty. " : ""}
-          Drop a .docx, .txt or .md anywhere on this page.
+          Drop a .docx, .txt, .md, .csv or .xlsx anywhere on this page.
         </p>
       </main>
       {dropping ? (
@@ -157,7 +189,8 @@ export function Shelf({ nonce }: { nonce: string }) {
         onClose={() => setDeleting(null)}
         onDelete={async (record) => {
           setDeleting(null);
-          await deleteDocument(record.id);
+          const refusal = await deleteHeld(record).catch(sentenceOf);
+          if (refusal) setProblems([refusal]);
           await refresh();
         }}
       />
@@ -192,33 +225,17 @@ function Messages({ busy, problems, onDismiss }: MessagesProps) {
   );
 }
 
-/** Lets files be dropped anywhere on the page; tells whether one is held over it. */
-function useFileDrop(take: (files: FileList | null) => void): boolean {
-  const [over, setOver] = useState(false);
-  useEffect(() => {
-    const hold = (event: DragEvent) => {
-      if (!event.dataTransfer?.types.includes("Files")) return;
-      event.preventDefault();
-      setOver(true);
-    };
-    const leave = (event: DragEvent) => {
-      if (event.relatedTarget === null) setOver(false);
-    };
-    const drop = (event: DragEvent) => {
-      event.preventDefault();
-      setOver(false);
-      take(event.dataTransfer?.files ?? null);
-    };
-    addEventListener("dragover", hold);
-    addEventListener("dragleave", leave);
-    addEventListener("drop", drop);
-    return () => {
-      removeEventListener("dragover", hold);
-      removeEventListener("dragleave", leave);
-      removeEventListener("drop", drop);
-    };
-  }, [take]);
-  return over;
+/** Deletes a document, unless a desk has it open, whose next decision would write it anew. */
+async function deleteHeld(record: ShelfRecord): Promise<string> {
+  const hold = await holdDocument(record.id);
+  try {
+    if (!hold.first)
+      return `“${record.title}” is open on a desk. Close that first, then delete it.`;
+    await deleteDocument(record.id);
+    return "";
+  } finally {
+    hold.release();
+  }
 }
 
 function select(records: readonly ShelfRecord[], search: string, { by, down }: Sorting) {

@@ -1,8 +1,10 @@
 import Ellipsis from "lucide-react/icons/ellipsis";
 import { DropdownMenu } from "radix-ui";
+import type { Pass } from "../../core/checks/check.ts";
+import { KINDS, type Kind } from "../../core/manuscript/model.ts";
 import { readOriginal, type ShelfRecord } from "../../store/shelf.ts";
 import { saveFile } from "../parts/save-file.ts";
-import { figure, KIND_LABELS, when } from "../parts/words.ts";
+import { figure, KIND_LABELS, PASS_LABELS, when } from "../parts/words.ts";
 
 /** What the table is sorted by. */
 export interface Sorting {
@@ -16,6 +18,7 @@ interface ShelfTableProps {
   running: { id: string; share: number } | null;
   sorting: Sorting;
   onSort: (sorting: Sorting) => void;
+  onKind: (record: ShelfRecord, kind: Kind) => void;
   onRename: (record: ShelfRecord) => void;
   onDelete: (record: ShelfRecord) => void;
 }
@@ -65,6 +68,7 @@ export function ShelfTable(props: ShelfTableProps) {
             key={record.id}
             record={record}
             share={running?.id === record.id ? running.share : null}
+            onKind={props.onKind}
             onRename={props.onRename}
             onDelete={props.onDelete}
           />
@@ -77,11 +81,12 @@ export function ShelfTable(props: ShelfTableProps) {
 interface RowProps {
   record: ShelfRecord;
   share: number | null;
+  onKind: (record: ShelfRecord, kind: Kind) => void;
   onRename: (record: ShelfRecord) => void;
   onDelete: (record: ShelfRecord) => void;
 }
 
-function Row({ record, share, onRename, onDelete }: RowProps) {
+function Row({ record, share, onKind, onRename, onDelete }: RowProps) {
   const { run } = record;
   const address = `/desk?doc=${record.id}`;
   return (
@@ -95,13 +100,31 @@ function Row({ record, share, onRename, onDelete }: RowProps) {
         </a>
         <span className="text-[13px] text-soft">{record.fileName}</span>
       </td>
-      <td className="px-3.5">{KIND_LABELS[record.kind]}</td>
+      <td className="px-3.5">
+        <select
+          aria-label={`Kind of copy: ${record.title}`}
+          className="bg-transparent"
+          value={record.kind}
+          onChange={(event) => onKind(record, event.target.value as Kind)}
+        >
+          {KINDS.map((kind) => (
+            <option key={kind} value={kind}>
+              {KIND_LABELS[kind]}
+            </option>
+          ))}
+        </select>
+      </td>
       <td className="px-3.5 text-right">{run ? figure(run.words) : "–"}</td>
       <td className="px-3.5">
         {share !== null ? (
           <span className="text-soft">reading, {Math.round(share * 100)}%</span>
         ) : (
-          <OpenMarks run={run} />
+          <>
+            <OpenMarks run={run} />
+            {run && run.unread.length > 0 ? (
+              <span className="block text-[13px] text-soft">{unreadLabel(run.unread)}</span>
+            ) : null}
+          </>
         )}
       </td>
       <td className="px-3.5 whitespace-nowrap">{run ? when(run.at) : "–"}</td>
@@ -121,6 +144,11 @@ function actionOf(run: ShelfRecord["run"]): string {
   if (!run) return "Run";
   if (run.fix + run.settle + run.weigh === 0) return "Export";
   return run.decided > 0 ? "Continue" : "Start";
+}
+
+function unreadLabel(unread: readonly Pass[]): string {
+  const names = unread.map((pass) => PASS_LABELS[pass].toLowerCase());
+  return `not read yet: ${names.join(", ")}`;
 }
 
 const WEIGHTS = [
@@ -148,7 +176,7 @@ function OpenMarks({ run }: { run: ShelfRecord["run"] }) {
   );
 }
 
-function RowMenu({ record, onRename, onDelete }: Omit<RowProps, "share">) {
+function RowMenu({ record, onRename, onDelete }: Omit<RowProps, "share" | "onKind">) {
   const download = async () => {
     const bytes = await readOriginal(record.id);
     if (bytes) saveFile(bytes, record.fileName);

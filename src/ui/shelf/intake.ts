@@ -1,11 +1,16 @@
 import { proxy } from "comlink";
+import { PASSES } from "../../core/checks/check.ts";
 import type { ReadResult } from "../../core/formats/document.ts";
-import type { Variety } from "../../core/manuscript/model.ts";
+import { type HouseStyle, styleStamp } from "../../core/house/style.ts";
+import type { Kind, Variety } from "../../core/manuscript/model.ts";
 import { checkSettings } from "../../store/check-settings.ts";
+import { holdDocument, isHeld } from "../../store/hold.ts";
 import { readStyle } from "../../store/house.ts";
-import { readDecisions } from "../../store/ledger.ts";
+import { readDecisions, writeDecision } from "../../store/ledger.ts";
 import { readOriginal, type ShelfRecord, shelve, updateRecord } from "../../store/shelf.ts";
-import type { ProofreaderLink } from "../../worker/connect.ts";
+import { type ProofreaderLink, WorkerGone } from "../../worker/connect.ts";
+import { UNREADABLE } from "../desk/checking.ts";
+import { DeskDocument } from "../desk/desk-document.ts";
 
 /** Taking documents onto the shelf, and the first reading of each. */
 
@@ -23,7 +28,7 @@ export async function takeIn(
   bytes: Uint8Array,
   demo: boolean,
 ): Promise<Taken> {
-  const read: ReadResult = await worker.read(bytes, name, browserVariety());
+  const read = await readIn(worker, name, bytes);
   if ("problem" in read) return { problem: read.problem.sentence };
   const { title, kind, variety, origin } = read.manuscript;
   const record: ShelfRecord = {
@@ -42,6 +47,7 @@ export async function takeIn(
     subjects: [],
     leave: {},
     place: 0,
+    pass: "spelling",
   };
   await shelve(record, bytes);
   return { record };
@@ -52,33 +58,91 @@ function newId(): string {
   return [...bytes].map((byte) => byte.toString(16).padStart(2, "0")).join("");
 }
 
-/** Runs the checks over a document that has had none, and notes the counts. */
-export async function firstRun(
+/** Reads a file; a reader that hangs or stops at it is a problem like any other. */
+async function readIn(
+  worker: ProofreaderLink,
+  name: string,
+  bytes: Uint8Array,
+): Promise<ReadResult> {
+  try {
+    return await worker.read(bytes, name, browserVariety());
+  } catch (error) {
+    if (!(error instanceof WorkerGone)) throw error;
+    return { problem: { code: "too-large", sentence: UNREADABLE } };
+  }
+}
+
+/** Whether a document's counts are missing, incomplete, or of another house style than today's. */
+export function needsRun({ run }: ShelfRecord, style: HouseStyle): boolean {
+  return run === null || run.unread.length > 0 || run.style !== styleStamp(style);
+}
+
+/**
+ * Runs the checks over a document as it is corrected so far, and notes the counts. Whoever has it on a
+ * desk counts for themselves. A document that can't be read is passed over.
+ */
+export async function runForShelf(
   worker: ProofreaderLink,
   record: ShelfRecord,
   report: (share: number) => void,
 ): Promise<void> {
   const bytes = await readOriginal(record.id);
-  if (!bytes || (await readDecisions(record.id)).length > 0) return;
+  if (!bytes) return;
+  if (await isHeld(record.id)) return;
   const read = await worker.read(bytes, record.fileName, record.variety);
   if ("problem" in read) return;
+  const style = await readStyle();
+  const copy = new DeskDocument(read.manuscript, await readDecisions(record.id));
   const update = await worker.check(
-    [],
-    checkSettings(record, await readStyle()),
+    copy.editsSoFar(),
+    0,
+    checkSettings(record, style),
     proxy(({ done, all }) => report(done / Math.max(1, all))),
     proxy(() => undefined),
   );
-  if (!update) return;
-  const marks = [...update.marks.values()].flat().filter(({ follows }) => !follows);
-  const of = (weight: string) => marks.filter((mark) => mark.weight === weight).length;
+  if (!update || typeof update === "string") return;
+  copy.board.report(update.marks, update.revision);
+  const marks = copy.openMarks().filter(({ mark }) => !mark.follows);
+  const of = (weight: string) => marks.filter(({ mark }) => mark.weight === weight).length;
   await updateRecord(record.id, {
     run: {
-      at: new Date().toISOString(),
+      at: record.run?.at ?? new Date().toISOString(),
       words: update.counts.words,
       fix: of("fix"),
       settle: of("settle"),
       weigh: of("weigh"),
-      decided: 0,
+      decided: copy.decisions.filter(({ seq, act }) => act !== "undo" && copy.inForce.has(seq))
+        .length,
+      unread: [...update.unread],
+      style: styleStamp(style),
     },
   });
+}
+
+/**
+ * Takes a document for another kind of copy, as a decision in its ledger. Returns a sentence when it
+ * can't be done now. Throws NotKept.
+ */
+export async function turnKind(record: ShelfRecord, kind: Kind): Promise<string> {
+  const hold = await holdDocument(record.id);
+  try {
+    if (!hold.first) return `“${record.title}” is open on a desk; its kind is changed there.`;
+    const decisions = await readDecisions(record.id);
+    await writeDecision(record.id, {
+      seq: decisions.length + 1,
+      at: new Date().toISOString(),
+      act: "setting",
+      scope: "here",
+      marks: [],
+      edits: [],
+      inverse: [],
+      setting: { name: "kind", before: record.kind, after: kind },
+    });
+    // What was found as one kind is not what is found as another.
+    const run = record.run && { ...record.run, unread: [...PASSES] };
+    await updateRecord(record.id, { kind, run });
+    return "";
+  } finally {
+    hold.release();
+  }
 }

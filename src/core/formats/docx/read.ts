@@ -1,12 +1,6 @@
 import type { BlockKind, Span } from "../../manuscript/model.ts";
-import {
-  type Assembled,
-  assemble,
-  guessKind,
-  type RawBlock,
-  type ReadFile,
-  titleOf,
-} from "../assemble.ts";
+import { type Assembled, assemble, type RawBlock, type ReadFile, titleOf } from "../assemble.ts";
+import { guessKind } from "../guess-kind.ts";
 import { FormatProblem } from "../problem.ts";
 import { attribute } from "../xml/scan.ts";
 import { partText, relatedPart, relationships } from "../zip/parts.ts";

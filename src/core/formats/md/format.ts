@@ -1,7 +1,8 @@
 import { applyEdits, trimEdit } from "../../manuscript/edits.ts";
 import { blockIndexAt } from "../../manuscript/layout.ts";
 import { type Edit, LINE_SEPARATOR, type Range } from "../../manuscript/model.ts";
-import { guessKind, type ReadFile, titleOf } from "../assemble.ts";
+import { type ReadFile, titleOf } from "../assemble.ts";
+import { guessKind } from "../guess-kind.ts";
 import { noText } from "../problem.ts";
 import { keepWraps } from "../source-map.ts";
 import { decodeText, encodeText } from "../text-source.ts";

@@ -21,6 +21,9 @@ export interface Focus {
 }
 export const setFocus = StateEffect.define<Focus | null>();
 
+/** What has just come about, shown for a moment. */
+export const setOutcome = StateEffect.define<readonly Range[]>();
+
 /** The word being read aloud; null for none. */
 export const setSpoken = StateEffect.define<Range | null>();
 

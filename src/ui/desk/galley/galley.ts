@@ -21,11 +21,12 @@ import {
   fromDesk,
   placeSlip,
   setFocus,
+  setOutcome,
   setSpoken,
 } from "./effects.ts";
 import { findPanel } from "./find-panel.ts";
 import { marginCodes, marginTheme } from "./margin.ts";
-import { drawnIn, focusField, marksField, spokenField } from "./marks.ts";
+import { drawnIn, focusField, marksField, outcomeField, spokenField } from "./marks.ts";
 import { slipField, slipPlace } from "./slip.ts";
 import { structure } from "./structure.ts";
 import { galleyTheme } from "./theme.ts";
@@ -39,10 +40,12 @@ export interface GalleyEvents {
   refused(reason: string): void;
   /** A mark was clicked. */
   picked(markId: string): void;
-  /** A stretch of text was selected. */
-  selected(from: number, to: number): void;
+  /** A stretch of text was selected; returns whether a slip opens for it. */
+  selected(from: number, to: number): boolean;
   /** Escape: back from typing to the walk. */
   left(): void;
+  /** The caret went into the text, or out of it. */
+  typing(on: boolean): void;
   undo(): void;
   redo(): void;
   /** The text on screen moved: the share of the document at the top and bottom of the view. */
@@ -51,6 +54,8 @@ export interface GalleyEvents {
 
 /** How far down the view the line under decision is kept, as a share of its height. */
 const READING_LINE = 0.34;
+/** How much of the view a page moves by; what remains is seen again. */
+const PAGE_SHARE = 0.85;
 
 /** The text of one document on screen: drawing, scrolling, typing. It decides nothing. */
 export class Galley {
@@ -105,7 +110,12 @@ export class Galley {
         EditorView.updateListener.of((update) => this.updated(update)),
         EditorView.domEventHandlers({
           mousedown: (event) => this.pressed(event),
-          mouseup: () => this.reportSelection(),
+          mouseup: (event) => this.released(event),
+          // Text is moved by cutting and pasting; what is dropped is the desk's affair.
+          dragstart: (event) => {
+            event.preventDefault();
+            return true;
+          },
           keyup: (event) => {
             if (event.shiftKey || event.key === "Shift") this.reportSelection();
           },
@@ -113,6 +123,7 @@ export class Galley {
         structure(manuscript),
         marksField,
         focusField,
+        outcomeField,
         spokenField,
         slipField(this.slip),
         marginCodes,
@@ -161,6 +172,7 @@ export class Galley {
     this.view.dispatch({
       effects: [
         placeSlip.of(null),
+        setOutcome.of([]),
         setFocus.of(focus),
         EditorView.scrollIntoView(focus.from, {
           y: "start",
@@ -193,11 +205,49 @@ export class Galley {
     this.view.dispatch({ effects });
   }
 
-  /** Closes the slip. */
+  /** Closes the slip; where the caret is below it, its line stays at the height it has. */
   hide(): void {
     this.focused = null;
     this.opening = null;
+    const { head } = this.view.state.selection.main;
+    const before = this.view.hasFocus ? this.view.coordsAtPos(head)?.top : undefined;
     this.view.dispatch({ effects: [placeSlip.of(null), setFocus.of(null)] });
+    if (before === undefined) return;
+    this.view.requestMeasure({
+      read: (view) => view.coordsAtPos(head)?.top,
+      write: (after, view) => {
+        if (after !== undefined) view.scrollDOM.scrollTop += after - before;
+      },
+    });
+  }
+
+  /** Shows what has just come about, the first of it in view. */
+  showOutcome(ranges: readonly Range[]): void {
+    const { length } = this.view.state.doc;
+    const inside = ranges.filter(({ to }) => to <= length);
+    const effects: StateEffect<unknown>[] = [setOutcome.of(inside)];
+    const [first] = inside;
+    if (first) {
+      effects.push(EditorView.scrollIntoView(first.from, { y: "nearest", yMargin: 120 }));
+    }
+    this.view.dispatch({ effects });
+  }
+
+  /** Takes the caret out of the text. */
+  blur(): void {
+    this.view.contentDOM.blur();
+  }
+
+  /** Moves the view: by a page, or to an end of the text. */
+  scroll(to: "up" | "down" | "start" | "end"): void {
+    const { scrollDOM } = this.view;
+    const page = scrollDOM.clientHeight * PAGE_SHARE;
+    if (to === "up") scrollDOM.scrollTop -= page;
+    else if (to === "down") scrollDOM.scrollTop += page;
+    else {
+      const place = to === "start" ? 0 : this.view.state.doc.length;
+      this.view.dispatch({ effects: EditorView.scrollIntoView(place, { y: "nearest" }) });
+    }
   }
 
   /** Puts the caret into the text with a range selected. */
@@ -263,6 +313,10 @@ export class Galley {
       if (this.focused) this.hideLater();
       this.events.typed(edits);
     }
+    if (update.focusChanged) {
+      const on = this.view.hasFocus;
+      queueMicrotask(() => this.events.typing(on));
+    }
     const { width } = this.view.contentDOM.getBoundingClientRect();
     if (update.geometryChanged && Math.abs(width - this.width) > 1) {
       this.width = width;
@@ -300,9 +354,15 @@ export class Galley {
     return true;
   }
 
-  private reportSelection(): void {
+  /** A double click on a word opens its slip and gives the keys to it; a caret set by a click types. */
+  private released(event: MouseEvent): void {
+    if (this.reportSelection() && event.detail === 2) this.blur();
+  }
+
+  /** Tells of a selection; returns whether a slip opened for it. */
+  private reportSelection(): boolean {
     const { main } = this.view.state.selection;
-    if (!main.empty) this.events.selected(main.from, main.to);
+    return !main.empty && this.events.selected(main.from, main.to);
   }
 
   private reportScroll(): void {

@@ -1,6 +1,13 @@
 import { type EditorState, type Range, StateField } from "@codemirror/state";
 import { Decoration, type DecorationSet, EditorView, WidgetType } from "@codemirror/view";
-import { type DrawnMark, drawMarks, type Focus, setFocus, setSpoken } from "./effects.ts";
+import {
+  type DrawnMark,
+  drawMarks,
+  type Focus,
+  setFocus,
+  setOutcome,
+  setSpoken,
+} from "./effects.ts";
 
 /** The marks in the text: a tint with a rule under it, whose style tells the weight. */
 
@@ -79,6 +86,25 @@ export const focusField = StateField.define<DecorationSet>({
   },
   provide: (field) => EditorView.decorations.from(field),
 });
+
+/** The outcome of the latest decision, until something else is looked at or typed. */
+export const outcomeField = StateField.define<DecorationSet>({
+  create: () => Decoration.none,
+  update(value, transaction) {
+    let outcome = transaction.docChanged ? Decoration.none : value;
+    for (const effect of transaction.effects) {
+      if (!effect.is(setOutcome)) continue;
+      const seen = effect.value.filter(({ from, to }) => to > from);
+      outcome = Decoration.set(
+        seen.map(({ from, to }) => OUTCOME.range(from, to)),
+        true,
+      );
+    }
+    return outcome;
+  },
+  provide: (field) => EditorView.decorations.from(field),
+});
+const OUTCOME = Decoration.mark({ class: "dr-outcome" });
 
 /** The word that is being read aloud. */
 export const spokenField = StateField.define<DecorationSet>({

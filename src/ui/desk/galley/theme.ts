@@ -154,6 +154,7 @@ export const galleyTheme = EditorView.theme({
   ".dr-weigh": { borderBottomStyle: "dotted", backgroundColor: "transparent" },
   ".dr-now": { backgroundColor: "var(--tint-now)" },
   ".dr-now .dr-mark": { backgroundColor: "var(--tint-now)" },
+  ".dr-outcome": { boxShadow: "inset 0 -2px 0 var(--ink)", backgroundColor: "var(--tint)" },
   ".dr-spoken": { backgroundColor: "var(--ink)", color: "var(--sheet)" },
   ".dr-struck, .dr-struck .dr-mark": {
     color: "var(--struck)",
