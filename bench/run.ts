@@ -4,11 +4,12 @@ import { benchFalseAlarms } from "./false-alarms.ts";
 import { benchGrammar } from "./grammar.ts";
 import { benchKills } from "./kills.ts";
 import { benchLanguage } from "./language.ts";
+import { benchLongParagraphs } from "./long-paragraphs.ts";
 import { benchManuals } from "./manuals.ts";
 import { benchPipeline } from "./pipeline.ts";
 import { benchQuality } from "./quality.ts";
 
-/** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, grammar, browser, kills. */
+/** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, grammar, paragraphs, browser, kills. */
 const parts: Record<string, () => unknown> = {
   core: benchCore,
   pipeline: benchPipeline,
@@ -19,6 +20,7 @@ const parts: Record<string, () => unknown> = {
     benchManuals();
   },
   grammar: benchGrammar,
+  paragraphs: benchLongParagraphs,
   browser: benchBrowser,
   kills: benchKills,
 };

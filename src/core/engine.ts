@@ -20,9 +20,19 @@ import { type AnalysedBlock, analyse, type Language } from "./language/analysis.
 import type { SoundRule, Vocabulary } from "./language/corrections.ts";
 import { respell } from "./language/respell.ts";
 import { DocumentVocabulary } from "./language/vocabulary.ts";
+import { LONGEST_WHOLE, windowsOf } from "./language/windows.ts";
 import { applyEdits, moveEdits } from "./manuscript/edits.ts";
 import { blockIndexAt, copyLayout, shiftBlocks, shiftSpans } from "./manuscript/layout.ts";
-import type { Block, Edit, Kind, Manuscript, Span, Variety } from "./manuscript/model.ts";
+import type {
+  Block,
+  BlockKind,
+  Edit,
+  Kind,
+  Manuscript,
+  Range,
+  Span,
+  Variety,
+} from "./manuscript/model.ts";
 import { addCounts, type Counts, countBlock, NO_COUNTS, WORDS_A_PAGE } from "./readings/counts.ts";
 
 /** One finding at one place. Offsets are in the text of its block, so that edits elsewhere keep it. */
@@ -236,15 +246,27 @@ export class Engine {
       from: span.from - block.from,
       to: span.to - block.from,
     }));
-    const code = own.filter((span) => span.kind === "code");
-    const key = `${block.kind}\u0000${code.map(({ from, to }) => `${from}-${to}`)}\u0000${text}`;
+    if (text.length <= LONGEST_WHOLE) return this.examineText(block.kind, text, own, false);
+    const windows = windowsOf(text);
+    const parts = windows.map(({ from, to }) =>
+      this.examineText(block.kind, text.slice(from, to), clipped(own, from, to), true),
+    );
+    return joined(parts, windows);
+  }
+
+  /** Examines a block's text, or one window of it. */
+  private examineText(kind: BlockKind, text: string, spans: Span[], part: boolean): Examined {
+    const code = spans.filter((span) => span.kind === "code");
+    const places = code.map(({ from, to }) => `${from}-${to}`);
+    const key = `${kind}\u0000${part ? "part" : ""}\u0000${places}\u0000${text}`;
+    const again = () => ({ ...analyse(kind, text, spans, this.language), part });
     let examined = this.cache.get(key);
     if (!examined) {
-      const analysed = analyse(block.kind, text, own, this.language);
+      const analysed = again();
       examined = { analysed, facts: [], read: [], counts: countBlock(analysed) };
       this.cache.set(key, examined);
     }
-    this.readFor(examined, () => analyse(block.kind, text, own, this.language));
+    this.readFor(examined, again);
     return examined;
   }
 
@@ -409,6 +431,42 @@ export class Engine {
     const oldest = [...this.cache.keys()].slice(0, excess);
     for (const key of oldest) this.cache.delete(key);
   }
+}
+
+/** The spans of a window, cut to it. */
+function clipped(spans: readonly Span[], from: number, to: number): Span[] {
+  return spans
+    .filter((span) => span.from < to && span.to > from)
+    .map((span) => ({
+      ...span,
+      from: Math.max(span.from, from) - from,
+      to: Math.min(span.to, to) - from,
+    }));
+}
+
+/** What the windows of one block give, as the block's own; it is one paragraph, however many it has. */
+function joined(parts: readonly Examined[], windows: readonly Range[]): Examined {
+  const facts: Examined["facts"] = CHECKS.map((_, order) =>
+    parts.flatMap((part, index) => {
+      const by = windows[index]?.from ?? 0;
+      return (part.facts[order] ?? NO_FACTS).map((fact) => moveFact(fact, by));
+    }),
+  );
+  const counts = addCounts(parts.map((part) => part.counts));
+  return {
+    analysed: null,
+    facts,
+    read: [...(parts[0]?.read ?? [])],
+    counts: { ...counts, paragraphs: Math.min(1, counts.paragraphs) },
+  };
+}
+
+function moveFact(fact: Fact & Partial<MarkFact>, by: number): Fact {
+  const moved = { ...fact, from: fact.from + by, to: fact.to + by };
+  if (!fact.choices) return moved;
+  const choices = fact.choices.map((choice) => ({ ...choice, edits: moveEdits(choice.edits, by) }));
+  const movedMark: MarkFact = { ...moved, reason: fact.reason ?? "", choices };
+  return movedMark;
 }
 
 /** How many marks of a check a page still has room for. */

@@ -26,6 +26,8 @@ export interface AnalysedBlock {
   tags: Uint8Array;
   /** Spans that lie in the block, offsets in the block's text. */
   spans: Span[];
+  /** It is one window of a long block: what opens in it may close beyond it, and its ends are none. */
+  part?: boolean;
   /** Its phrases, worked out when first asked for; null for code. */
   syntax(): Syntax | null;
 }

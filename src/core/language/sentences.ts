@@ -9,7 +9,8 @@ export interface Sentence {
   to: number;
 }
 
-const STOP = /([.?!]+|…)(["'”’)\]]*)(\s+|$)/g;
+/** A run of stops counts from its start, lest a long one be looked at from each of its places. */
+const STOP = /((?<![.?!])[.?!]+|…)(["'”’)\]]*)(\s+|$)/g;
 
 /** Splits a text into sentences; white space between them belongs to none. */
 export function splitSentences(text: string): Sentence[] {
@@ -62,8 +63,7 @@ function isAbbreviation(text: string, at: number, next: number): boolean {
   const word = text.slice(from, at);
   const lower = word.toLowerCase();
   if (BEFORE_NAME.has(lower)) return true;
-  const atStart = text.slice(0, from).trim() === "";
-  if (/^(?:\d{1,3}|\p{L})$/u.test(word) && atStart) return true;
+  if (/^(?:\d{1,3}|\p{L})$/u.test(word) && skipSpace(text, 0) === from) return true;
   const following = /^\p{L}+(?!\.)/u.exec(text.slice(next, next + 20))?.[0] ?? "";
   const opens = SENTENCE_STARTERS.has(following);
   if (/^\p{Lu}(?:\.\p{Lu})*$/u.test(word) && !ABBREVIATIONS.has(lower)) {

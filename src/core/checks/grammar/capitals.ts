@@ -80,7 +80,7 @@ export const paragraphStart = markCheck({
     const verb = syntax.verbGroups.some((one) => one.finite >= 0);
     const known = (words[0]?.traits ?? 0) !== 0 || syntax.tags[0] !== TAG.NNP;
     const whole = ended && verb && /^\p{Ll}[\p{Ll}'’]*$/u.test(first) && units[0]?.from === 0;
-    if (whole && known) {
+    if (whole && known && !block.part) {
       if (opensParagraph(syntax, block.sentences.length)) capital(0);
       else if (isLongSentence(syntax)) capital(0, true);
     }

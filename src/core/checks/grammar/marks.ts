@@ -58,10 +58,16 @@ const SLIPS: readonly Slip[] = [
       !/\p{Ll}\p{Lu}\S*\s$/u.test(text.slice(0, index)),
   },
   {
-    pattern: /(?<=(?:^|\s)[\p{L}’',]+\s\([^()]*\p{L})[ \u00a0]+\)(?!\s*\()/gu,
+    pattern: /(?<=\p{L})[ \u00a0]+\)(?!\s*\()/gu,
     reason: "No space stands inside the bracket.",
     mend: () => ")",
-    accepts: ({ index }, text) => !/\(\s[^()]*$/.test(text.slice(0, index)),
+    accepts: ({ index }, text) => {
+      const open = text.lastIndexOf("(", index);
+      if (open < 0 || /[()]/.test(text.slice(open + 1, index)) || /\s/.test(text[open + 1] ?? "")) {
+        return false;
+      }
+      return /(?:^|\s)[\p{L}’',]+\s$/u.test(text.slice(Math.max(0, open - MAX_WORD), open));
+    },
   },
   {
     pattern: /(?<=(?:^|\s)[\p{L}’']+\p{Ll})[ ]+\.(?=\s+\p{Lu}|\s*$)/gu,
@@ -70,6 +76,9 @@ const SLIPS: readonly Slip[] = [
     doubtful: true,
   },
 ];
+
+/** Characters before a bracket in which the word before it lies. */
+const MAX_WORD = 64;
 
 /** Spaced commas in one paragraph from which on they are no slip. */
 const STYLE = 3;
@@ -153,6 +162,8 @@ export const unpaired = markCheck({
   notIn: ["cell", "heading"],
   find(syntax, _language, block) {
     const found: Found[] = [];
+    // What closes it may stand in the next window.
+    if (block.part) return found;
     // A bracket may belong to the code beside it.
     if (block.spans.some((span) => span.kind === "code")) return found;
     const open: { unit: number; character: string }[] = [];

@@ -60,7 +60,7 @@ export const finalMark = markCheck({
       found.push({ ...withStop(syntax, unit), unsure: true });
     const last = units.length - 1;
     const unit = units[last];
-    if (!unit) return found;
+    if (!unit || block.part) return found;
     const closing = /^[’'”")\]]+$/.test(text.slice(unit.from, unit.to));
     if (!endsOpenly(syntax, last, closing, block.sentences.length)) return found;
     // Without a verb it may be a title or a place that ends the paragraph.

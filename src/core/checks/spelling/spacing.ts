@@ -3,8 +3,8 @@ import { dictionaryBits } from "../../language/known.ts";
 import type { Check, Fact } from "../check.ts";
 
 interface MissingSpace extends Fact {
-  /** Where the space belongs. */
-  at: number;
+  /** Where the space belongs, from the fact's start. */
+  after: number;
 }
 
 /** Two words or sentences with no space between them. */
@@ -45,7 +45,7 @@ export const missingSpace: Check<MissingSpace> = {
       ) {
         continue;
       }
-      facts.push({ from: before.from, to: after.to, at: stop.to });
+      facts.push({ from: before.from, to: after.to, after: stop.to - before.from });
     }
     return facts;
   },

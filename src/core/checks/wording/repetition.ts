@@ -6,8 +6,8 @@ import type { Check, Fact, Finding, PlacedFact } from "../check.ts";
 /** A content word with its base form and its place in the count of words. */
 interface ContentWord extends Fact {
   lemma: string;
-  /** Of the block it stands in. */
-  text: string;
+  /** As it is written. */
+  word: string;
   /** Words of the block before it. */
   at: number;
   quoted: boolean;
@@ -32,7 +32,6 @@ function findContentWords(block: AnalysedBlock, { words: table }: Language): Con
   const syntax = block.syntax();
   if (!syntax || !["paragraph", "item", "quote", "note"].includes(block.kind)) return [];
   const found: ContentWord[] = [];
-  const { text } = block;
   let at = 0;
   for (let unit = 0; unit < syntax.words.length; unit++) {
     const tag = syntax.tags[unit] ?? 0;
@@ -48,14 +47,13 @@ function findContentWords(block: AnalysedBlock, { words: table }: Language): Con
     const lemma = noun ? table.noun(word.form) : verb ? table.verb(word.form) : word.form;
     const { from, to } = syntax.units[unit] ?? NOWHERE;
     const quoted = ((syntax.places[unit] ?? 0) & QUOTED) !== 0;
-    found.push({ from, to, lemma, text, at, quoted, noun, frequency });
+    const written = block.text.slice(from, to);
+    found.push({ from, to, lemma, word: written, at, quoted, noun, frequency });
   }
   return found;
 }
 
 const NOWHERE = { from: 0, to: 0 };
-
-const asWritten = ({ text, from, to }: ContentWord) => text.slice(from, to);
 
 /** log2 of the count in 50 million words: "time", "good" and "know" lie above it. */
 const TOO_COMMON = 14.2;
@@ -92,7 +90,7 @@ export const closeRepetition: Check<ContentWord> = {
         block,
         from: fact.from,
         to: fact.to,
-        reason: `“${asWritten(before.fact)}” stands ${apart} words before. G shows the places, M other words.`,
+        reason: `“${before.fact.word}” stands ${apart} words before. G shows the places, M other words.`,
         group: `wording/close-repetition:${fact.lemma}`,
       });
     }
@@ -132,7 +130,7 @@ export const overusedWord: Check<ContentWord> = {
         block,
         from: fact.from,
         to: fact.to,
-        reason: `“${asWritten(fact)}” is used ${count} times, far more often than usual.`,
+        reason: `“${fact.word}” is used ${count} times, far more often than usual.`,
         group: `wording/overused-word:${fact.lemma}`,
         follows: seen.has(fact.lemma),
       });
