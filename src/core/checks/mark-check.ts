@@ -92,18 +92,24 @@ export function markCheck<F extends MarkFact = MarkFact>(parts: MarkCheckParts<F
     finds: readonly Found<F>[],
   ): F[] {
     const facts: F[] = [];
+    /** The facts that lie on each unit. */
+    const on = new Map<number, F[]>();
     const add = (first: number, last: number, fact: MarkFact, beside?: Found<F>["beside"]) => {
       // What would change nothing is no mark.
       if (fact.choices[0]?.label === block.text.slice(fact.from, fact.to)) return;
       let places = 0;
       for (let unit = first; unit < last; unit++) places |= syntax.places[unit] ?? 0;
       if (places & CODE) return;
-      if (facts.some(({ from, to }) => from < fact.to && to > fact.from)) return;
+      for (let unit = first; unit < last; unit++) {
+        if (on.get(unit)?.some(({ from, to }) => from < fact.to && to > fact.from)) return;
+      }
       if ((syntax.places[first] ?? 0) & QUOTED) fact.quoted = true;
       if (parts.groups) {
         fact.group = `${id}:${block.text.slice(fact.from, fact.to).toLowerCase()}`;
       }
-      facts.push((beside ? { ...fact, ...beside } : fact) as F);
+      const whole = (beside ? { ...fact, ...beside } : fact) as F;
+      facts.push(whole);
+      for (let unit = first; unit < last; unit++) on.set(unit, [...(on.get(unit) ?? []), whole]);
     };
     for (const match of matches) {
       if (places.has(match.pattern.source)) continue;

@@ -1,4 +1,5 @@
 import type { Block, BlockKind, Cell, Kind, Span, Story } from "../manuscript/model.ts";
+import { MOST_BLOCKS, MOST_CHARACTERS, tooMuch } from "./problem.ts";
 
 /** A block as a format's reader finds it; spans are offsets in its text. */
 export interface RawBlock {
@@ -39,6 +40,7 @@ export function assemble(raw: readonly RawBlock[]): Assembled {
   let position = 0;
   let section = 0;
   let inReferences = false;
+  if (raw.length > MOST_BLOCKS) throw tooMuch();
   for (const [index, one] of raw.entries()) {
     if (index > 0) {
       texts.push(separator(raw[index - 1], one));
@@ -57,6 +59,7 @@ export function assemble(raw: readonly RawBlock[]): Assembled {
       spans.push({ ...span, from: span.from + from, to: span.to + from });
     texts.push(text);
     position = to;
+    if (position > MOST_CHARACTERS) throw tooMuch();
   }
   return { text: texts.join(""), blocks, spans: spans.sort((a, b) => a.from - b.from) };
 }

@@ -44,17 +44,26 @@ export async function readDocument(
     if (error instanceof FormatProblem) {
       return { problem: { code: error.code, sentence: error.sentence } };
     }
-    if (error instanceof RangeError || error instanceof TypeError) {
+    if (isExhaustion(error)) {
       return {
         problem: {
-          code: "damaged",
+          code: "hostile",
           sentence:
-            "This file is built in a way Dry Run can’t follow. Save it again in the program it came from, then open that copy.",
+            "This file nests or repeats its parts more than any document does, so it was not read. Save it again in the program it came from, then open that copy.",
         },
       };
     }
+    // A fault of the application's own is no fault of the file: it is shown and logged as what it is.
     throw error;
   }
+}
+
+/** Whether the file made the reader run out of stack or of room, as only a hostile one does. */
+function isExhaustion(error: unknown): boolean {
+  return (
+    error instanceof RangeError &&
+    /call stack|string length|array (?:length|buffer)|maximum size|allocation/i.test(error.message)
+  );
 }
 
 const READERS: Record<Format, (bytes: Uint8Array, name: string) => ReadFile> = {
@@ -67,6 +76,7 @@ const READERS: Record<Format, (bytes: Uint8Array, name: string) => ReadFile> = {
 
 const EXTENSIONS = new Map<string, Format>([
   ["docx", "docx"],
+  ["docm", "docx"],
   ["txt", "txt"],
   ["text", "txt"],
   ["md", "md"],
@@ -74,6 +84,7 @@ const EXTENSIONS = new Map<string, Format>([
   ["csv", "csv"],
   ["tsv", "csv"],
   ["xlsx", "xlsx"],
+  ["xlsm", "xlsx"],
 ]);
 
 /** The endings a file picker offers. */

@@ -37,7 +37,7 @@ export function markdownText({ text, blocks, spans }: Written): string {
 function between(before: Block | undefined, block: Block, cells: string, rows: string): string {
   if (!before) return "";
   if (before.cell && block.cell && before.cell.sheet === block.cell.sheet) {
-    if (before.cell.address === block.cell.address) return " ";
+    if (before.cell.address === block.cell.address) return cells === "\t" ? " " : "<br>";
     if (sameRow(before, block)) return cells;
     return rows.startsWith(" |") && isFirstRow(before) ? "" : rows;
   }
@@ -101,7 +101,7 @@ function inlineMarkdown(text: string, block: Block, spans: readonly Span[]): str
     position = at;
   }
   out += escaped(text.slice(position, block.to), block);
-  return out.replaceAll("\u2028", block.cell ? " " : "\\\n");
+  return out.replaceAll("\u2028", block.cell ? "<br>" : "\\\n");
 }
 
 function escaped(text: string, block: Block): string {

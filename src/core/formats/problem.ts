@@ -23,6 +23,19 @@ export class FormatProblem extends Error {
   }
 }
 
+/** Paragraphs and cells that a document may have: ten times those of a long book. */
+export const MOST_BLOCKS = 250_000;
+/** Characters it may have: some three million words. */
+export const MOST_CHARACTERS = 20_000_000;
+
+/** The problem of a document beyond what can be worked on. */
+export function tooMuch(): FormatProblem {
+  return new FormatProblem(
+    "too-large",
+    "This document has more than 250,000 paragraphs or cells, or more than 20 million characters, which is more than Dry Run works on at once. Split it and open the parts.",
+  );
+}
+
 /** The problem of a text file in which nothing is written. */
 export function noText(): FormatProblem {
   return new FormatProblem("no-text", "This file holds no text, only blank space.");

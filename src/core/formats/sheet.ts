@@ -1,6 +1,6 @@
-import { moveEdits } from "../manuscript/edits.ts";
+import { moveEdits, whyHalf } from "../manuscript/edits.ts";
 import { blockIndexAt } from "../manuscript/layout.ts";
-import { type Block, type Edit, LINE_SEPARATOR } from "../manuscript/model.ts";
+import { type Edit, LINE_SEPARATOR, type Manuscript } from "../manuscript/model.ts";
 import type { RawBlock } from "./assemble.ts";
 
 /** What the readers of sheets share. */
@@ -52,13 +52,24 @@ export function isNumeric(text: string): boolean {
   );
 }
 
+/** What a spreadsheet program runs as a formula, also behind spaces and line breaks. */
+const RUNS = /^[\s\u2028]*[=+\-@]|^[\t\r]/;
+/** What a formula is made with: text put in that has none of it makes none. */
+const FORMULA_SIGNS = /[=+\-@|!(\t\r\n\u2028]/;
+
 /**
  * A text that a spreadsheet program would run as a formula when it opens a CSV file gets an
- * apostrophe before it (OWASP, "CSV Injection"): text beginning with = + - @, tab or return, unless
- * it is a number.
+ * apostrophe before it (OWASP, "CSV Injection"), unless it is a number. A cell that began so when it
+ * came, and to which nothing was added that formulas are made with, is the author's own.
  */
-export function guardFormula(text: string): string {
-  return /^[=+\-@\t\r]/.test(text) && !isNumeric(text) ? `'${text}` : text;
+export function guardFormula(
+  text: string,
+  before: { text: string; inserts: readonly string[] } = { text: "", inserts: [] },
+): string {
+  if (!RUNS.test(text) || isNumeric(text)) return text;
+  const own = RUNS.test(before.text) && before.text.trimStart()[0] === text.trimStart()[0];
+  if (own && !before.inserts.some((insert) => FORMULA_SIGNS.test(insert))) return text;
+  return `'${text}`;
 }
 
 /** An edit that cannot be made, with the reason as a sentence. */
@@ -72,7 +83,7 @@ export interface Refusal {
  * cell takes. `whyNot` gives a format's own reason against an edit, or null.
  */
 export function editsByCell(
-  blocks: readonly Block[],
+  { text, blocks }: Pick<Manuscript, "text" | "blocks">,
   edits: readonly Edit[],
   whyNot: (edit: Edit) => string | null,
 ): { byCell: Map<number, Edit[]>; refused: Refusal[] } {
@@ -84,7 +95,7 @@ export function editsByCell(
     const reason =
       !block || edit.to > block.to
         ? "This change runs over the end of a cell."
-        : (block.fixed ?? whyNot(edit));
+        : (block.fixed ?? whyHalf(text, edit) ?? whyNot(edit));
     if (!block || reason) refused.push({ edit, reason: reason ?? "" });
     else byCell.set(index, [...(byCell.get(index) ?? []), ...moveEdits([edit], -block.from)]);
   }

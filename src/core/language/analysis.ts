@@ -80,12 +80,24 @@ export function analyse(
   const units = unitsOf(text, tokens);
   const opens = new Set(sentences.map(({ from }) => from));
   const { words: read, tags } = tagger.tag(text, units, opens);
+  if (isMonotonous(read)) return { ...words, units, tags, syntax: () => null };
   let phrases: Syntax | null = null;
   const syntax = () => {
     phrases ??= syntaxOf(text, units, table.read(read), tags, sentences, spans);
     return phrases;
   };
   return { ...words, units, tags, syntax };
+}
+
+/** Units from which on few different words tell, and the share of them that prose always exceeds. */
+const LEAST_TELLING = 200;
+const LEAST_DIFFERENT = 0.06;
+
+/** Whether the same few words come over and over, as in no prose: a filling, a table of one value. */
+function isMonotonous(words: ArrayLike<unknown>): boolean {
+  if (words.length < LEAST_TELLING) return false;
+  const different = new Set(Array.from(words));
+  return different.size < LEAST_DIFFERENT * words.length;
 }
 
 function unusualParts(text: string, tokens: readonly Token[], lexicon: Lexicon): AnalysedPart[] {

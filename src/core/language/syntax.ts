@@ -112,21 +112,31 @@ export function syntaxOf(
   };
 }
 
+/**
+ * Units up to which a sentence is looked at whole. A longer one is a list or no sentence; it counts as
+ * several, lest every place in it look through all of it.
+ */
+const LONGEST_SENTENCE = 240;
+
 function sentenceBounds(units: readonly Unit[], sentences: readonly Sentence[]) {
   const sentenceFrom = new Int32Array(units.length);
   const sentenceTo = new Int32Array(units.length);
+  const close = (from: number, to: number) => {
+    for (let first = from; first < to; ) {
+      const last = to - first <= LONGEST_SENTENCE ? to : first + LONGEST_SENTENCE / 2;
+      sentenceFrom.fill(first, first, last);
+      sentenceTo.fill(last, first, last);
+      first = last;
+    }
+  };
   let at = 0;
   for (const [index] of sentences.entries()) {
     const next = sentences[index + 1]?.from ?? Number.POSITIVE_INFINITY;
     const first = at;
     while (at < units.length && (units[at]?.from ?? 0) < next) at++;
-    sentenceFrom.fill(first, first, at);
-    sentenceTo.fill(at, first, at);
+    close(first, at);
   }
-  if (at < units.length) {
-    sentenceFrom.fill(at, at);
-    sentenceTo.fill(units.length, at);
-  }
+  close(at, units.length);
   return { sentenceFrom, sentenceTo };
 }
 

@@ -138,3 +138,12 @@ export function cutsSurrogatePair(text: string, position: number): boolean {
 function isLowSurrogate(text: string, position: number): boolean {
   return (text.charCodeAt(position) & 0xfc00) === 0xdc00;
 }
+
+/** Half of a character that takes two units, without the other. */
+const HALF = /[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/;
+
+/** Why an edit that would leave half a character cannot be made, as a sentence; null for any other. */
+export function whyHalf(text: string, { from, to, insert }: Edit): string | null {
+  const halves = cutsSurrogatePair(text, from) || cutsSurrogatePair(text, to) || HALF.test(insert);
+  return halves ? "This change would cut one character in two." : null;
+}

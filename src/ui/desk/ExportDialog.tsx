@@ -166,7 +166,10 @@ function aboutOf(state: DeskState, off: number): string {
 }
 
 function exportName(fileName: string, form: ExportForm, extension: string): string {
-  const stem = fileName.replace(/\.[^.]+$/, "");
+  const [own = ""] = /\.[^.]+$/.exec(fileName) ?? [];
+  const stem = fileName.slice(0, fileName.length - own.length);
+  // In its own format a file keeps its own ending: a .docm with macros is no .docx.
+  const inOwn = (form === "tracked" || form === "clean") && own !== "";
   const suffix = form === "tracked" ? " tracked" : " corrected";
-  return `${stem}${suffix}.${extension}`;
+  return `${stem}${suffix}${inOwn ? own.toLowerCase() : `.${extension}`}`;
 }

@@ -3,7 +3,7 @@ import { TAG } from "../../language/tag-sets.ts";
 import type { Choice } from "../check.ts";
 import { type Found, markCheck } from "../mark-check.ts";
 import { replaceBy } from "../patterns/mend.ts";
-import { betterChoices } from "./better-choices.ts";
+import { type Better, betterChoices } from "./better-choices.ts";
 
 /** A right word in the wrong place, told by what stands around it. */
 export const confusedWords = markCheck({
@@ -27,10 +27,11 @@ export const confusedWords = markCheck({
   find(syntax, language) {
     const found: Found[] = [];
     const all = betterChoices(syntax, language, "words");
+    const ending = widest(all, ({ to }) => to);
+    const opening = widest(all, ({ from }) => from);
     for (const { from, to, best, classes, sure, margin } of all) {
       // "They new the tides": of two neighbours the one that is further off is the slip.
-      const beside = all.some((one) => (one.to === from || one.from === to) && one.margin > margin);
-      if (beside) continue;
+      if (Math.max(ending.get(from) ?? 0, opening.get(to) ?? 0) > margin) continue;
       const word = classes[best] ?? "";
       const { words } = syntax;
       const after = words[to]?.form ?? "";
@@ -46,9 +47,23 @@ export const confusedWords = markCheck({
       found.push({ from, to, mends: [spelled(syntax, from, to, word)], unsure: !sure });
     }
     // A word may stand in several sets: the first finding at a place is enough.
-    return found.filter((one, index) => found.findIndex(({ from }) => from === one.from) === index);
+    const seen = new Set<number>();
+    return found.filter(({ from }) => !seen.has(from) && seen.add(from));
   },
 });
+
+/** The widest margin at each place. */
+function widest(
+  all: readonly Better[],
+  placeOf: (one: Better) => number,
+): ReadonlyMap<number, number> {
+  const margins = new Map<number, number>();
+  for (const one of all) {
+    const place = placeOf(one);
+    margins.set(place, Math.max(margins.get(place) ?? 0, one.margin));
+  }
+  return margins;
+}
 
 function spelled(
   { text, units }: { text: string; units: readonly { from: number; to: number }[] },

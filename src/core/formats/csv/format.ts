@@ -1,7 +1,7 @@
 import { applyEdits } from "../../manuscript/edits.ts";
 import { type Edit, LINE_SEPARATOR } from "../../manuscript/model.ts";
 import { assemble, type RawBlock, type ReadFile, titleFromName } from "../assemble.ts";
-import { noText } from "../problem.ts";
+import { MOST_BLOCKS, noText, tooMuch } from "../problem.ts";
 import {
   cellBlock,
   columnLetters,
@@ -25,6 +25,7 @@ function layOutCsv(source: string): { raw: RawBlock[]; fields: Field[]; delimite
   for (const [row, record] of records.entries()) {
     for (const [column, field] of record.entries()) {
       if (field.text.trim() === "") continue;
+      if (raw.length >= MOST_BLOCKS) throw tooMuch();
       const address = `${columnLetters(column)}${row + 1}`;
       raw.push(cellBlock("Sheet", address, columns, field.text, fixedReason(field.text)));
       fields.push(field);
@@ -58,7 +59,7 @@ export function writeCsv(
   const source = decodeText(bytes);
   const { raw, fields, delimiter } = layOutCsv(source.text);
   const { text, blocks } = assemble(raw);
-  const { byCell, refused } = editsByCell(blocks, edits, ({ insert }) =>
+  const { byCell, refused } = editsByCell({ text, blocks }, edits, ({ insert }) =>
     canEncode(source, insert)
       ? null
       : "The file’s old encoding has no place for one of these characters.",
@@ -70,8 +71,10 @@ export function writeCsv(
     if (!block || !field) continue;
     const changed = applyEdits(text.slice(block.from, block.to), own);
     const plain = changed.replaceAll(LINE_SEPARATOR, "\n");
-    // What began like a formula already is the author's own.
-    const guarded = /^[=+\-@]/.test(field.text) ? plain : guardFormula(plain);
+    const guarded = guardFormula(plain, {
+      text: field.text,
+      inserts: own.map(({ insert }) => insert),
+    });
     cuts.push({
       from: field.from,
       to: field.to,

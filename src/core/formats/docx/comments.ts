@@ -1,4 +1,5 @@
 import { escapeAttribute, escapeText } from "../xml/entities.ts";
+import { scanXml } from "../xml/scan.ts";
 import { partText, relationships } from "../zip/parts.ts";
 import type { DocxPackage } from "./package.ts";
 import { addOperation, blockAt, type Plan } from "./plan.ts";
@@ -49,19 +50,27 @@ function planComment(docx: DocxPackage, plan: Plan, query: Query, id: number): b
   const name = prefix || "w:";
   const namespace = prefix ? "" : ` xmlns:w="${WORD_NAMESPACE}"`;
   const element = (local: string) => `<${prefix}${local}${namespace} ${name}id="${id}"/>`;
+  const start = element("commentRangeStart");
+  const end = `${element("commentRangeEnd")}<${prefix}r>${element("commentReference")}</${prefix}r>`;
+  // A range of no width is one place: its end must not come before its start.
+  if (query.to <= query.from) {
+    const { run, piece } = first;
+    addOperation(plan, run, { kind: "marker", piece, at: firstAt, closes: true, xml: start + end });
+    return true;
+  }
   addOperation(plan, first.run, {
     kind: "marker",
     piece: first.piece,
     at: firstAt,
     closes: false,
-    xml: element("commentRangeStart"),
+    xml: start,
   });
   addOperation(plan, last.run, {
     kind: "marker",
     piece: last.piece,
     at: lastAt,
     closes: true,
-    xml: `${element("commentRangeEnd")}<${prefix}r>${element("commentReference")}</${prefix}r>`,
+    xml: end,
   });
   return true;
 }
@@ -121,7 +130,7 @@ export function writeComments(
   const existingName = existing && archive.find(existing.target)?.name;
   const body = comments.map((one) => commentXml(one, namespace, author, date)).join("");
   if (existingName) {
-    changed.set(existingName, withinRoot(partText(archive, existingName), body, "comments"));
+    changed.set(existingName, withinRoot(partText(archive, existingName), body));
     return changed;
   }
   const folder = main.name.slice(0, main.name.lastIndexOf("/") + 1);
@@ -143,7 +152,6 @@ export function writeComments(
     withinRoot(
       rels,
       `<Relationship Id="${id}" Type="${type}" Target="${name.slice(folder.length)}"/>`,
-      "Relationships",
     ),
   );
   const types = archive.find("[Content_Types].xml")?.name ?? "[Content_Types].xml";
@@ -152,7 +160,6 @@ export function writeComments(
     withinRoot(
       partText(archive, types),
       `<Override PartName="/${name}" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.comments+xml"/>`,
-      "Types",
     ),
   );
   return changed;
@@ -164,16 +171,33 @@ const STRICT_RELATIONSHIPS = "http://purl.oclc.org/ooxml/officeDocument/relation
 const EMPTY_RELATIONSHIPS =
   '<?xml version="1.0" encoding="UTF-8" standalone="yes"?>\n<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"></Relationships>';
 
-/** Puts children at the end of a root element, which may be prefixed or self-closing. */
-function withinRoot(source: string, children: string, root: string): string {
-  const close = new RegExp(`</((?:[\\w.-]+:)?)${root}\\s*>\\s*$`).exec(source);
-  if (close) {
-    const prefixed = children.replace(/<(Relationship|Override) /g, `<${close[1] ?? ""}$1 `);
-    return source.slice(0, close.index) + prefixed + source.slice(close.index);
-  }
-  const empty = new RegExp(`<((?:[\\w.-]+:)?${root})\\b([^>]*)/>\\s*$`).exec(source);
-  if (!empty) return source;
-  return `${source.slice(0, empty.index)}<${empty[1]}${empty[2]}>${children}</${empty[1]}>`;
+/** Puts children at the end of the root element, whatever follows it; it may be prefixed or self-closing. */
+function withinRoot(source: string, children: string): string {
+  let depth = 0;
+  let end = { from: 0, to: 0, tag: "", empty: false };
+  let opening = { from: 0, to: 0, selfClosing: false };
+  scanXml(source, {
+    open(_name, _tag, from, to, selfClosing) {
+      if (depth++ === 0) opening = { from, to, selfClosing };
+    },
+    close(_name, tag, from, to) {
+      if (--depth === 0) end = { from, to, tag, empty: opening.selfClosing };
+    },
+  });
+  const prefix = prefixOf(end.tag);
+  const prefixed = children.replace(/<(Relationship|Override) /g, `<${prefix}$1 `);
+  if (!end.empty) return source.slice(0, end.from) + prefixed + source.slice(end.from);
+  const open = source.slice(opening.from, opening.to).replace(/\s*\/>$/, ">");
+  return `${source.slice(0, opening.from)}${open}${prefixed}</${end.tag}>${source.slice(opening.to)}`;
+}
+
+/** The part that holds the file's own comments; "" where there is none. */
+export function commentsSource({ archive, parts }: DocxPackage): string {
+  const existing = relationships(archive, parts[0]?.name ?? "").find(
+    ({ type }) => type === "comments",
+  );
+  const name = existing && archive.find(existing.target)?.name;
+  return name ? partText(archive, name) : "";
 }
 
 function commentXml(

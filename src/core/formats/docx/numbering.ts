@@ -33,7 +33,7 @@ export function readNumbering(source: string): Numbering {
       } else if (level) {
         if (name === "w:numFmt") level.format = value();
         else if (name === "w:lvlText") level.text = value();
-        else if (name === "w:start") level.start = Number(value());
+        else if (name === "w:start") level.start = startOf(value());
       }
     },
     close(name) {
@@ -42,6 +42,14 @@ export function readNumbering(source: string): Numbering {
     },
   });
   return numbering;
+}
+
+/** No list begins beyond it in the programs that write them. */
+const LAST_START = 32_767;
+
+function startOf(value: string): number {
+  const start = Math.round(Number(value));
+  return start >= 0 && start <= LAST_START ? start : 1;
 }
 
 /** Counts list items in document order and says what stands before each. */
@@ -84,8 +92,13 @@ function formatNumber(count: number, format: string): string {
   }
 }
 
+/** Beyond these, letters and numerals say less than figures. */
+const LAST_LETTERED = 780;
+const LAST_ROMAN = 3999;
+
 /** a … z, aa, bb, as list numbering repeats letters. */
 function letters(count: number): string {
+  if (count < 1 || count > LAST_LETTERED) return String(count);
   const letter = String.fromCharCode(97 + ((count - 1) % 26));
   return letter.repeat(Math.floor((count - 1) / 26) + 1);
 }
@@ -108,6 +121,7 @@ const ROMAN: [number, string][] = [
 
 /** Lower-case roman numeral of a positive number. */
 export function roman(count: number): string {
+  if (count > LAST_ROMAN) return String(count);
   let rest = count;
   let numeral = "";
   for (const [value, sign] of ROMAN) {

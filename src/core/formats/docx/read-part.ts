@@ -1,5 +1,6 @@
-import type { SpanKind, Story } from "../../manuscript/model.ts";
+import type { Span, SpanKind, Story } from "../../manuscript/model.ts";
 import { LINE_SEPARATOR, OBJECT_CHARACTER } from "../../manuscript/model.ts";
+import { FormatProblem, MOST_BLOCKS, tooMuch } from "../problem.ts";
 import { decodeWithOffsets } from "../xml/entities.ts";
 import { attribute, scanXml, type XmlHandler } from "../xml/scan.ts";
 import type { Insertion, Part, Piece, Run, SourceBlock } from "./source.ts";
@@ -18,6 +19,18 @@ export function readPart(
   const reader = new PartReader(source, story, partIndex, nextOrdinal);
   scanXml(source, reader);
   return { name, source, story, blocks: reader.blocks };
+}
+
+/** Runs of one part: a book has some hundred thousand. */
+const MOST_RUNS = 1_500_000;
+/** Fields that are open inside one another; no program nests them deeper than a few. */
+const MOST_FIELDS = 200;
+
+function tooDeep(): FormatProblem {
+  return new FormatProblem(
+    "hostile",
+    "This file nests its fields deeper than any document does, so it was not read. Save it again in the program it came from.",
+  );
 }
 
 /** What to do at the end tag source[from, to). */
@@ -41,6 +54,8 @@ interface OpenBlock {
   length: number;
   run: Run | null;
   links: number;
+  /** The last span of each kind. */
+  latest: Map<SpanKind, Span>;
 }
 
 interface OpenTable {
@@ -90,6 +105,7 @@ class PartReader implements XmlHandler {
   private boxes = 0;
   private tableCount = 0;
   private note: string | null = null;
+  private runs = 0;
 
   constructor(
     private readonly source: string,
@@ -232,9 +248,9 @@ class PartReader implements XmlHandler {
       shadowOf: null,
     };
     table?.rowBlocks.push(block);
-    this.blocks.push(block);
+    if (this.blocks.push(block) > MOST_BLOCKS) throw tooMuch();
     this.outer.push(this.current);
-    const open: OpenBlock = { block, texts: [], length: 0, run: null, links: 0 };
+    const open: OpenBlock = { block, texts: [], length: 0, run: null, links: 0, latest: new Map() };
     this.current = open;
     return (closeFrom, closeTo) => {
       block.closeFrom = closeFrom;
@@ -262,6 +278,7 @@ class PartReader implements XmlHandler {
   private enterRun(tag: string, from: number, to: number): Leave | null {
     const open = this.current;
     if (!open) return null;
+    if (++this.runs > MOST_RUNS) throw tooMuch();
     const parent = this.frames.at(-1);
     const insertion = this.insertions.at(-1);
     const run: Run = {
@@ -385,8 +402,11 @@ class PartReader implements XmlHandler {
     if (!this.current?.run) return this.skip();
     const type = attribute(this.source, from, to, "fldCharType");
     const field = this.fields.at(-1);
-    if (type === "begin") this.fields.push({ stage: "instruction", instruction: "", link: false });
-    else if (type === "separate" && field) field.stage = "result";
+    if (type === "begin") {
+      this.fields.push({ stage: "instruction", instruction: "", link: false });
+      if (this.fields.length > MOST_FIELDS) throw tooDeep();
+    }
+    if (type === "separate" && field) field.stage = "result";
     else if (type === "end") this.fields.pop();
     return this.enterMark(from, to);
   }
@@ -543,8 +563,8 @@ class PartReader implements XmlHandler {
     open.block.segments.push(piece.segment);
     open.texts.push(text);
     open.length = to;
-    for (const kind of this.spanKinds(run)) addSpan(open.block, kind, from, to, undefined);
-    if (run.locked) addSpan(open.block, "locked", from, to, run.locked);
+    for (const kind of this.spanKinds(run)) addSpan(open, kind, from, to, undefined);
+    if (run.locked) addSpan(open, "locked", from, to, run.locked);
   }
 
   private spanKinds(run: Run): SpanKind[] {
@@ -563,15 +583,20 @@ class PartReader implements XmlHandler {
 }
 
 function addSpan(
-  block: SourceBlock,
+  { block, latest }: OpenBlock,
   kind: SpanKind,
   from: number,
   to: number,
   label: string | undefined,
 ): void {
-  const last = block.spans.findLast((span) => span.kind === kind);
-  if (last && last.to === from && last.label === label) last.to = to;
-  else block.spans.push({ kind, from, to, ...(label === undefined ? {} : { label }) });
+  const last = latest.get(kind);
+  if (last && last.to === from && last.label === label) {
+    last.to = to;
+    return;
+  }
+  const span: Span = { kind, from, to, ...(label === undefined ? {} : { label }) };
+  latest.set(kind, span);
+  block.spans.push(span);
 }
 
 /** Value of the first element with this local name in raw properties; null when absent. */

@@ -14,6 +14,12 @@ export function readDocx(bytes: Uint8Array, fileName: string): ReadFile {
   const docx = openPackage(bytes);
   const assembled = placeBlocks(docx);
   if (assembled.text.trim() === "") {
+    if (docx.parts.some(({ source }) => /<(?:\w+:)?delText[\s>]/.test(source))) {
+      throw new FormatProblem(
+        "no-text",
+        "All text of this document is struck out as tracked changes. Reject those that should stay where it was made, then open that copy.",
+      );
+    }
     throw new FormatProblem(
       "no-text",
       "This document holds no text. If its pages are scanned images, their words must be typed or recognised first.",
@@ -75,6 +81,8 @@ function rawBlock(
     ...(level === undefined ? {} : { level }),
     ...(noteMarker ? { marker: noteMarker } : {}),
     ...(block.cell ? { cell: block.cell } : {}),
+    // Nothing in it shows that it is locked: no text, no span.
+    ...(block.locked && block.text === "" ? { fixed: `${block.locked}.` } : {}),
   };
 }
 

@@ -15,8 +15,9 @@ export class FreeIds {
   private readonly used = new Set<number>();
   private next = 1;
 
-  constructor(parts: readonly Part[]) {
-    for (const { source } of parts) {
+  /** `sources` of every part that may hold such ids. */
+  constructor(sources: readonly string[]) {
+    for (const source of sources) {
       for (const match of source.matchAll(/[\s:]id=["'](\d+)["']/g))
         this.used.add(Number(match[1]));
     }
@@ -44,10 +45,20 @@ export function renderParts(
   ids: FreeIds,
 ): Map<string, string> {
   const splices = parts.map((): Splice[] => []);
+  const opened = new Map<SourceBlock, ParagraphInsert[]>();
   for (const insert of plan.paragraphs) {
     const { part } = insert.block;
     const source = parts[part]?.source ?? "";
-    splices[part]?.push(paragraphSplice(insert, new ChangeXml(source, style, ids, insert.block)));
+    const xml = new ChangeXml(source, style, ids, insert.block);
+    const before = opened.get(insert.block);
+    // A self-closing paragraph is opened once, for all that goes into it.
+    if (insert.at === null && before) {
+      before.push(insert);
+      continue;
+    }
+    const inserts = [insert];
+    if (insert.at === null) opened.set(insert.block, inserts);
+    splices[part]?.push(paragraphSplice(inserts, insert, xml));
   }
   for (const [run, operations] of plan.operations) {
     const source = parts[run.part]?.source ?? "";
@@ -57,9 +68,21 @@ export function renderParts(
   const changed = new Map<string, string>();
   for (const [index, part] of parts.entries()) {
     const own = splices[index] ?? [];
-    if (own.length > 0) changed.set(part.name, renderSource(part.source, own));
+    if (own.length > 0) {
+      changed.set(part.name, withoutEmptyEdges(renderSource(part.source, own)));
+    }
   }
   return changed;
+}
+
+/** Stands where another author's insertion is closed and opened again; no XML holds it. */
+const EDGE = "\ufffe";
+const EMPTY_EDGE = /<([\w:.-]+)(?:\s[^<>]*)?>\ufffe<\/\1>/g;
+
+/** At the edge of another author's insertion nothing would be left between its two tags: no element. */
+function withoutEmptyEdges(source: string): string {
+  if (!source.includes(EDGE)) return source;
+  return source.replace(EMPTY_EDGE, "").replaceAll(EDGE, "");
 }
 
 function renderSource(source: string, splices: Splice[]): string {
@@ -174,14 +197,19 @@ function textElements(text: string, prefix: string): string {
     .join("");
 }
 
-function paragraphSplice({ block, at, text, like }: ParagraphInsert, xml: ChangeXml): Splice {
+function paragraphSplice(
+  inserts: readonly ParagraphInsert[],
+  { block, at }: ParagraphInsert,
+  xml: ChangeXml,
+): Splice {
   const prefix = prefixOf(block.tag);
-  if (at !== null) return { from: at, to: at, build: () => xml.inserted(text, like, prefix) };
+  const inserted = () => inserts.map(({ text, like }) => xml.inserted(text, like, prefix)).join("");
+  if (at !== null) return { from: at, to: at, build: inserted };
   const open = xml.source.slice(block.openFrom, block.openTo).replace(/\s*\/>$/, ">");
   return {
     from: block.openFrom,
     to: block.closeTo,
-    build: () => `${open}${xml.inserted(text, like, prefix)}</${block.tag}>`,
+    build: () => `${open}${inserted()}</${block.tag}>`,
   };
 }
 
@@ -317,7 +345,7 @@ class RunRebuilder {
     this.flush();
     const inserted = this.xml.inserted(operation.text, operation.like, this.prefix);
     const around = this.xml.reopened(this.run);
-    this.output += around ? `${around.close}${inserted}${around.open}` : inserted;
+    this.output += around ? `${EDGE}${around.close}${inserted}${around.open}${EDGE}` : inserted;
   }
 
   private markers(own: readonly Operation[], point: number, closes: boolean): void {

@@ -1,7 +1,8 @@
-import { cutsSurrogatePair, trimEdit, widenToWords } from "../../manuscript/edits.ts";
+import { trimEdit, whyHalf, widenToWords } from "../../manuscript/edits.ts";
 import type { Edit } from "../../manuscript/model.ts";
+import { encodeParts } from "../zip/parts.ts";
 import { patchArchive } from "../zip/patch.ts";
-import { planComments, type Query, writeComments } from "./comments.ts";
+import { commentsSource, planComments, type Query, writeComments } from "./comments.ts";
 import { openPackage } from "./package.ts";
 import { blockAt, newPlan, type Plan, planEdit } from "./plan.ts";
 import { placeBlocks } from "./read.ts";
@@ -36,14 +37,13 @@ export function writeDocx(
     const reason = planManuscriptEdit(plan, docx.blocks, shadows, text, edit);
     if (reason) refused.push({ edit, reason });
   }
-  const ids = new FreeIds(docx.parts);
+  const ids = new FreeIds([...docx.parts.map(({ source }) => source), commentsSource(docx)]);
   const { comments, unplaced } = planComments(docx, plan, queries, ids);
   const sources = renderParts(docx.parts, plan, style, ids);
   for (const [name, source] of writeComments(docx, comments, style.author, style.date)) {
     sources.set(name, source);
   }
-  const encoder = new TextEncoder();
-  const changed = new Map([...sources].map(([name, source]) => [name, encoder.encode(source)]));
+  const changed = encodeParts(docx.archive, sources);
   return { bytes: patchArchive(docx.archive, changed), refused, unplaced };
 }
 
@@ -59,9 +59,8 @@ function planManuscriptEdit(
     return "This change runs over the end of a paragraph.";
   }
   if (edit.insert.includes("\n")) return "A new paragraph can’t be made.";
-  if (cutsSurrogatePair(text, edit.from) || cutsSurrogatePair(text, edit.to)) {
-    return "This change would cut one character in two.";
-  }
+  const half = whyHalf(text, edit);
+  if (half) return half;
   const trimmed = trimEdit(text, edit);
   if (!trimmed) return null;
   const local = (one: Edit) => ({ ...one, from: one.from - block.at, to: one.to - block.at });

@@ -1,4 +1,4 @@
-import { applyEdits, trimEdit } from "../../manuscript/edits.ts";
+import { applyEdits, trimEdit, whyHalf } from "../../manuscript/edits.ts";
 import { blockIndexAt } from "../../manuscript/layout.ts";
 import { type Edit, LINE_SEPARATOR, type Range } from "../../manuscript/model.ts";
 import { type ReadFile, titleOf } from "../assemble.ts";
@@ -33,56 +33,104 @@ export function writeMd(
   if (edits.length === 0) return { bytes, refused: [] };
   const source = decodeText(bytes);
   const layout = layOutMarkdown(source.text);
-  const wanted = edits.flatMap((edit) => trimEdit(layout.text, edit) ?? []);
-  for (const way of WAYS) {
-    const cuts = wanted.flatMap((edit, index) => {
-      const free = { from: wanted[index - 1]?.to ?? 0, to: wanted[index + 1]?.from ?? Infinity };
-      return sourceEdits(source.text, layout, edit, way, free) ?? [];
-    });
-    if (reads(source.text, cuts, applyEdits(layout.text, wanted))) {
-      return { bytes: encodeText(source, cuts), refused: [] };
-    }
-  }
-  return oneByOne(edits, source.text, layout, (cuts) => encodeText(source, cuts));
+  const halved = edits.filter((edit) => whyHalf(layout.text, edit) !== null);
+  const wanted = edits
+    .filter((edit) => !halved.includes(edit))
+    .flatMap((edit) => trimEdit(layout.text, edit) ?? []);
+  const writing = new Writing(source.text, layout, wanted);
+  const { cuts, refused } = writing.all();
+  return {
+    bytes: encodeText(source, cuts),
+    refused: [
+      ...halved.map((edit) => ({ edit, reason: whyHalf(layout.text, edit) ?? REFUSED })),
+      ...refused.map((edit) => ({ edit, reason: REFUSED })),
+    ],
+  };
 }
+
+const REFUSED = "In Markdown this change would alter the text around it.";
 
 /** How an edit is put into the source, tried in this order. */
 type Way = "plain" | "escaped" | "with-markup";
 const WAYS: Way[] = ["plain", "escaped", "with-markup"];
 
-function oneByOne(
-  edits: readonly Edit[],
-  source: string,
-  layout: MarkdownLayout,
-  encode: (cuts: Edit[]) => Uint8Array,
-): { bytes: Uint8Array; refused: { edit: Edit; reason: string }[] } {
-  const refused: { edit: Edit; reason: string }[] = [];
-  const done: Edit[] = [];
-  let cuts: Edit[] = [];
-  for (const [index, edit] of edits.entries()) {
-    const trimmed = trimEdit(layout.text, edit);
-    if (!trimmed) continue;
-    const expected = applyEdits(layout.text, [...done, trimmed]);
-    const free = { from: done.at(-1)?.to ?? 0, to: edits[index + 1]?.from ?? Infinity };
-    const attempt = WAYS.map((way) => sourceEdits(source, layout, trimmed, way, free)).find(
-      (added) => added !== null && reads(source, [...cuts, ...added], expected),
-    );
-    if (attempt) {
-      cuts = [...cuts, ...attempt];
-      done.push(trimmed);
-    } else {
-      refused.push({ edit, reason: "In Markdown this change would alter the text around it." });
-    }
+/**
+ * Finds how edits go into a source. All are tried together; where that alters something else, each
+ * half is tried, so that one that cannot be made costs a few readings and not one for every edit.
+ */
+class Writing {
+  private readonly refused: Edit[] = [];
+  private done: Edit[] = [];
+  private cuts: Edit[] = [];
+
+  constructor(
+    private readonly source: string,
+    private readonly layout: MarkdownLayout,
+    private readonly edits: readonly Edit[],
+  ) {}
+
+  all(): { cuts: Edit[]; refused: Edit[] } {
+    this.try(0, this.edits.length);
+    return { cuts: this.cuts, refused: this.refused };
   }
-  return { bytes: encode(cuts), refused };
+
+  private try(from: number, to: number): void {
+    const group = this.edits.slice(from, to);
+    const [only] = group;
+    if (!only || this.fits(from, group)) return;
+    if (group.length === 1) {
+      this.refused.push(only);
+      return;
+    }
+    const middle = (from + to) >> 1;
+    this.try(from, middle);
+    this.try(middle, to);
+  }
+
+  private fits(first: number, group: readonly Edit[]): boolean {
+    const done = [...this.done, ...group];
+    const expected = applyEdits(this.layout.text, done);
+    for (const way of WAYS) {
+      const added: Edit[] = [];
+      let possible = true;
+      for (const [offset, edit] of group.entries()) {
+        const index = first + offset;
+        const free = {
+          from: this.edits[index - 1]?.to ?? 0,
+          to: this.edits[index + 1]?.from ?? Number.POSITIVE_INFINITY,
+        };
+        const planned = sourceEdits(this.source, this.layout, edit, way, free);
+        if (planned) for (const cut of planned) added.push(cut);
+        else possible = false;
+      }
+      const cuts = [...this.cuts, ...added];
+      if (!possible || !reads(this.source, this.layout, cuts, expected)) continue;
+      this.cuts = cuts;
+      this.done = done;
+      return true;
+    }
+    return false;
+  }
 }
 
-/** Whether the source with these cuts reads as the expected text, block for block. */
-function reads(source: string, cuts: readonly Edit[], expected: string): boolean {
+/** Whether the source with these cuts reads as the expected text, with the blocks and notes it had. */
+function reads(
+  source: string,
+  layout: MarkdownLayout,
+  cuts: readonly Edit[],
+  expected: string,
+): boolean {
   for (let index = 1; index < cuts.length; index++) {
     if ((cuts[index]?.from ?? 0) < (cuts[index - 1]?.to ?? 0)) return false;
   }
-  return layOutMarkdown(applyEdits(source, cuts)).text === expected;
+  const again = layOutMarkdown(applyEdits(source, cuts));
+  return again.text === expected && shapeOf(again) === shapeOf(layout);
+}
+
+/** What no edit of the text changes: the kinds of the blocks, and the notes that are pointed at. */
+function shapeOf({ blocks, spans }: MarkdownLayout): string {
+  const notes = spans.filter(({ kind }) => kind === "note-anchor").map(({ label }) => label);
+  return `${blocks.map(({ kind, level = 0 }) => `${kind}${level}`).join()} ${notes.join()}`;
 }
 
 function sourceEdits(

@@ -20,6 +20,7 @@ import {
   type SpanKind,
 } from "../../manuscript/model.ts";
 import { type Assembled, assemble, type RawBlock } from "../assemble.ts";
+import { FormatProblem } from "../problem.ts";
 import { SourceMap } from "../source-map.ts";
 
 /** Markdown (CommonMark 0.31 with tables, footnotes, strike-through and task lists) as blocks. */
@@ -32,6 +33,7 @@ export interface MarkdownLayout extends Assembled {
 
 /** Lays out a source whose line ends are "\n". */
 export function layOutMarkdown(source: string): MarkdownLayout {
+  refuseHostile(source);
   const tree = parse(source);
   const walker = new Walker(source);
   walker.blocks(tree, { kind: "paragraph", level: 0, marker: "" });
@@ -42,6 +44,43 @@ export function layOutMarkdown(source: string): MarkdownLayout {
     for (const [order, [start, end]] of origin.entries()) map.set(from + order, start, end);
   }
   return { ...assembled, map, starts: walker.starts, title: frontMatterTitle(tree) };
+}
+
+/** Quotations and lists inside one another at the start of a line; no document has so many. */
+const MOST_NESTED = 64;
+const NESTED = /^(?:[ \t]*(?:>|[-+*](?=[ \t])|\d{1,9}[.)](?=[ \t])))+/;
+/** Columns that a line may be indented by. */
+const MOST_INDENT = 1024;
+/** Emphasis marks of one paragraph: telling which belong together takes their number squared. */
+const MOST_MARKS = 4000;
+const MARKS = /[*_~]+|[[\]]/g;
+
+/** Refuses what only a file made to hold up its reader has. Throws FormatProblem. */
+function refuseHostile(source: string): void {
+  let marks = 0;
+  for (let from = 0; from <= source.length; ) {
+    const newline = source.indexOf("\n", from);
+    const to = newline < 0 ? source.length : newline;
+    const head = source.slice(from, Math.min(to, from + 2 * MOST_INDENT));
+    if (head.trim() === "") {
+      if (head.length >= MOST_INDENT && to - from > head.length) throw hostile();
+      marks = 0;
+    } else {
+      const nested = NESTED.exec(head)?.[0].replace(/[ \t\d]/g, "").length ?? 0;
+      const indent = head.length - head.trimStart().length;
+      if (nested > MOST_NESTED || indent > MOST_INDENT) throw hostile();
+      marks += source.slice(from, to).match(MARKS)?.length ?? 0;
+      if (marks > MOST_MARKS) throw hostile();
+    }
+    from = to + 1;
+  }
+}
+
+function hostile(): FormatProblem {
+  return new FormatProblem(
+    "hostile",
+    "This file nests or repeats its marks more than any document does, so it was not read.",
+  );
 }
 
 function parse(source: string): Root {
@@ -153,14 +192,12 @@ class Walker {
     for (const line of value.split("\n")) {
       const found = line === "" ? position : this.source.indexOf(line, position);
       const at = found < 0 || found + line.length > to ? position : found;
-      const origin = [...line].flatMap((character, index): CharacterOrigin[] =>
-        [...Array(character.length).keys()].map((unit) => [
-          at + index + unit,
-          at + index + unit + 1,
-        ]),
+      const origin = Array.from(
+        { length: line.length },
+        (_, unit): CharacterOrigin => [at + unit, at + unit + 1],
       );
       const lock: Span = { kind: "locked", from: 0, to: line.length, label: "Code is kept" };
-      if (line.trim() !== "") this.add(line, origin.slice(0, line.length), [lock], context, at);
+      if (line.trim() !== "") this.add(line, origin, [lock], context, at);
       position = at + line.length;
     }
   }
@@ -265,7 +302,7 @@ class InlineText {
     const start = this.text.length;
     if (origins) {
       this.text += value.replace(/\n/g, " ");
-      this.origin.push(...origins);
+      for (const one of origins) this.origin.push(one);
       return;
     }
     for (const unit of value.replace(/\n/g, " ")) this.push(unit, from, to);

@@ -1,4 +1,4 @@
-import { trimEdit } from "../../manuscript/edits.ts";
+import { trimEdit, whyHalf } from "../../manuscript/edits.ts";
 import { blockIndexAt } from "../../manuscript/layout.ts";
 import { type Edit, LINE_SEPARATOR, type Range } from "../../manuscript/model.ts";
 import { type ReadFile, titleFromName } from "../assemble.ts";
@@ -39,7 +39,7 @@ export function writeTxt(
     const free = { from: edits[index - 1]?.to ?? 0, to: edits[index + 1]?.from ?? Infinity };
     const planned = sourceEdits(source, layout, edit, free);
     if (typeof planned === "string") refused.push({ edit, reason: planned });
-    else cuts.push(...planned);
+    else for (const cut of planned) cuts.push(cut);
   }
   return { bytes: encodeText(source, cuts), refused };
 }
@@ -57,6 +57,8 @@ function sourceEdits(
   if (!canEncode(source, edit.insert)) {
     return "The file’s old encoding has no place for one of these characters.";
   }
+  const half = whyHalf(text, edit);
+  if (half) return half;
   const trimmed = trimEdit(text, edit);
   if (!trimmed) return [];
   const sourceOf = (at: number) => source.text.slice(map.start(at), map.end(at));

@@ -99,11 +99,15 @@ function isHardWrapped(groups: readonly Line[][]): boolean {
 
 /** Lines of much the same length, one of which goes on in small letters: a wrapped paragraph anywhere. */
 function isWrappedGroup(source: string, lines: readonly Line[]): boolean {
-  const full = lines.slice(0, -1).map(({ from, to }) => to - from);
-  if (full.length === 0 || Math.max(...full) > WRAP_TO || Math.min(...full) < WRAP_FROM)
-    return false;
+  let longest = 0;
+  let shortest = Number.POSITIVE_INFINITY;
+  for (const { from, to } of lines.slice(0, -1)) {
+    longest = Math.max(longest, to - from);
+    shortest = Math.min(shortest, to - from);
+  }
+  if (lines.length < 2 || longest > WRAP_TO || shortest < WRAP_FROM) return false;
   const goesOn = lines.slice(1).some(({ from }) => /\p{Ll}/u.test(source[from] ?? ""));
-  return goesOn && Math.max(...full) - Math.min(...full) <= RAGGED;
+  return goesOn && longest - shortest <= RAGGED;
 }
 /** By how much the lines of a wrapped paragraph may differ. */
 const RAGGED = 25;

@@ -11,6 +11,7 @@ import {
   type Refusal,
 } from "../sheet.ts";
 import { escapeText } from "../xml/entities.ts";
+import { encodeParts } from "../zip/parts.ts";
 import { patchArchive } from "../zip/patch.ts";
 import { openWorkbook, type Run, type Sheet, type SheetCell, type Workbook } from "./workbook.ts";
 
@@ -65,8 +66,7 @@ export function writeXlsx(
   if (edits.length === 0) return { bytes, refused: [] };
   const workbook = openWorkbook(bytes);
   const { raw, placed } = layOut(workbook);
-  const { blocks } = assemble(raw);
-  const { byCell, refused } = editsByCell(blocks, edits, () => null);
+  const { byCell, refused } = editsByCell(assemble(raw), edits, () => null);
   return { bytes: patchArchive(workbook.archive, changedParts(workbook, placed, byCell)), refused };
 }
 
@@ -116,9 +116,9 @@ function changedParts(
       cut(strings.part, strings.source, { from, to: from + unique[0].length, insert });
     }
   }
-  const encoder = new TextEncoder();
-  return new Map(
-    [...cuts].map(([part, { source, edits }]) => [part, encoder.encode(splice(source, edits))]),
+  return encodeParts(
+    workbook.archive,
+    new Map([...cuts].map(([part, { source, edits }]) => [part, splice(source, edits)])),
   );
 }
 

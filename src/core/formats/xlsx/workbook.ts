@@ -1,6 +1,6 @@
 import { FormatProblem } from "../problem.ts";
 import { columnLetters } from "../sheet.ts";
-import { decode } from "../xml/entities.ts";
+import { decode, decodeWithOffsets } from "../xml/entities.ts";
 import { attribute, scanXml } from "../xml/scan.ts";
 import { type Archive, openArchive } from "../zip/archive.ts";
 import { partText, relationships } from "../zip/parts.ts";
@@ -110,7 +110,8 @@ class RunReader {
   close(element: string, from: number): void {
     if (element === "x:rPh") this.phonetic--;
     if (element !== "x:t" || this.openFrom < 0) return;
-    const text = decode(this.source.slice(this.openTo, from));
+    // Line ends become one character each, as in every XML text; the cell and its edits know no other.
+    const { text } = decodeWithOffsets(this.source, this.openTo, from);
     const { openFrom, openTo } = this;
     this.runs.push({ openFrom, openTo, from: openTo, to: from, text });
     this.openFrom = -1;

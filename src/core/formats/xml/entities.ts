@@ -28,9 +28,13 @@ function resolve(name: string): string {
   return character;
 }
 
+/** A reference is never longer: a run of ampersands is not looked through to its end from each. */
+const LONGEST_REFERENCE = 32;
+const REFERENCE = /&([^;&]{1,32});/g;
+
 /** Text of an attribute value or of element content, references resolved. */
 export function decode(raw: string): string {
-  return raw.includes("&") ? raw.replace(/&([^;]+);/g, (_, name: string) => resolve(name)) : raw;
+  return raw.includes("&") ? raw.replace(REFERENCE, (_, name: string) => resolve(name)) : raw;
 }
 
 export interface DecodedText {
@@ -39,22 +43,29 @@ export interface DecodedText {
   offsets: Uint32Array | null;
 }
 
-/** Decodes source[from, to) and remembers where each character came from. */
+/**
+ * Decodes source[from, to) and remembers where each character came from. Line ends are one character
+ * each (XML 1.0, 2.11); comments and processing instructions among the text are passed over.
+ */
 export function decodeWithOffsets(source: string, from: number, to: number): DecodedText {
   const raw = source.slice(from, to);
-  if (!raw.includes("&") && !raw.includes("\r")) return { text: raw, offsets: null };
+  if (!/[&\r<]/.test(raw)) return { text: raw, offsets: null };
   let text = "";
   const offsets: number[] = [];
   let position = from;
   while (position < to) {
     const character = source[position];
     if (character === "&") {
-      const end = source.indexOf(";", position);
-      if (end < 0 || end >= to) throw damagedReference();
-      const resolved = resolve(source.slice(position + 1, end));
+      const end = source.slice(position, Math.min(to, position + LONGEST_REFERENCE)).indexOf(";");
+      if (end < 0) throw damagedReference();
+      const resolved = resolve(source.slice(position + 1, position + end));
       for (let unit = 0; unit < resolved.length; unit++) offsets.push(position);
       text += resolved;
-      position = end + 1;
+      position += end + 1;
+    } else if (character === "<") {
+      const ends = source[position + 1] === "?" ? "?>" : "-->";
+      const end = source.indexOf(ends, position);
+      position = end < 0 ? to : end + ends.length;
     } else if (character === "\r") {
       offsets.push(position);
       text += "\n";
@@ -84,4 +95,27 @@ export function escapeText(text: string): string {
 /** Text as the inside of a double-quoted XML attribute. */
 export function escapeAttribute(text: string): string {
   return escapeText(text).replace(/"/g, "&quot;");
+}
+
+/**
+ * A source with its CDATA sections written as escaped text, which says the same (XML 1.0, 2.7): what
+ * reads and writes the text then knows one form only.
+ */
+export function withoutCdata(source: string): string {
+  if (!source.includes("<![CDATA[")) return source;
+  let out = "";
+  let position = 0;
+  for (;;) {
+    const open = source.indexOf("<!", position);
+    if (open < 0) return out + source.slice(position);
+    const cdata = source.startsWith("<![CDATA[", open);
+    const ends = cdata ? "]]>" : source.startsWith("<!--", open) ? "-->" : ">";
+    const end = source.indexOf(ends, open + 2);
+    if (end < 0) return out + source.slice(position);
+    out += source.slice(position, open);
+    out += cdata
+      ? escapeText(source.slice(open + "<![CDATA[".length, end))
+      : source.slice(open, end + ends.length);
+    position = end + ends.length;
+  }
 }

@@ -31,10 +31,11 @@ const NAMESPACES = new Map([
 /** Deeper than any real document; a file beyond it is made to exhaust the reader. */
 const MAX_DEPTH = 512;
 /** A 100,000-word document has about a million tags. */
-const MAX_TAGS = 20_000_000;
+const MAX_TAGS = 8_000_000;
 
 interface Scope {
   depth: number;
+  /** Those declared here; the others are the parent's. */
   prefixes: Map<string, string>;
   names: Map<string, string>;
   parent: Scope | null;
@@ -60,7 +61,7 @@ export function scanXml(source: string, handler: XmlHandler): void {
     if (known !== undefined) return known;
     const colon = tag.indexOf(":");
     const prefix = colon < 0 ? "" : tag.slice(0, colon);
-    const canonical = scope.prefixes.get(prefix);
+    const canonical = prefixIn(scope, prefix);
     if (canonical === undefined && prefix) throw damaged();
     const name = `${canonical ?? ""}:${tag.slice(colon + 1)}`;
     scope.names.set(tag, name);
@@ -112,8 +113,16 @@ export function scanXml(source: string, handler: XmlHandler): void {
 
 const NAMESPACE_DECLARATION = /\sxmlns(?::([^\s=]+))?\s*=\s*(?:"([^"]*)"|'([^']*)')/g;
 
+function prefixIn(scope: Scope, prefix: string): string | undefined {
+  for (let at: Scope | null = scope; at; at = at.parent) {
+    const canonical = at.prefixes.get(prefix);
+    if (canonical !== undefined) return canonical;
+  }
+  return undefined;
+}
+
 function nestedScope(parent: Scope, depth: number, attributes: string): Scope {
-  const prefixes = new Map(parent.prefixes);
+  const prefixes = new Map<string, string>();
   for (const match of attributes.matchAll(NAMESPACE_DECLARATION)) {
     const uri = match[2] ?? match[3] ?? "";
     prefixes.set(match[1] ?? "", NAMESPACES.get(uri) ?? `{${uri}}`);

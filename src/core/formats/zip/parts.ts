@@ -1,5 +1,5 @@
 import { FormatProblem } from "../problem.ts";
-import { decode } from "../xml/entities.ts";
+import { decode, withoutCdata } from "../xml/entities.ts";
 import { attribute, scanXml } from "../xml/scan.ts";
 import type { Archive } from "./archive.ts";
 
@@ -22,15 +22,53 @@ export function partText(archive: Archive, name: string): string {
       "A part of this file is missing. Open it in the program it came from and save it again.",
     );
   }
-  const utf16 = bytes[0] === 0xff ? "utf-16le" : bytes[0] === 0xfe ? "utf-16be" : null;
+  const encoding = encodingOf(bytes);
+  const known = encodings.get(archive) ?? new Map<string, PartEncoding>();
+  encodings.set(archive, known.set(name, encoding));
   try {
-    return new TextDecoder(utf16 ?? "utf-8", { fatal: true, ignoreBOM: true }).decode(bytes);
+    const source = new TextDecoder(encoding, { fatal: true, ignoreBOM: true }).decode(bytes);
+    return withoutCdata(source);
   } catch {
     throw new FormatProblem(
       "damaged",
       "A part of this file is not valid Unicode text. Open it in the program it came from and save it again.",
     );
   }
+}
+
+type PartEncoding = "utf-8" | "utf-16le" | "utf-16be";
+
+/** How the parts that were read are encoded. */
+const encodings = new WeakMap<Archive, Map<string, PartEncoding>>();
+
+/** By the byte order mark, or by the first "<" where there is none (XML 1.0, appendix F). */
+function encodingOf(bytes: Uint8Array): PartEncoding {
+  if (bytes[0] === 0xff || (bytes[0] === 0x3c && bytes[1] === 0)) return "utf-16le";
+  return bytes[0] === 0xfe || (bytes[0] === 0 && bytes[1] === 0x3c) ? "utf-16be" : "utf-8";
+}
+
+/** Parts as bytes, each in the encoding it was read in, which its declaration may name; new ones in UTF-8. */
+export function encodeParts(
+  archive: Archive,
+  sources: ReadonlyMap<string, string>,
+): Map<string, Uint8Array> {
+  const encoder = new TextEncoder();
+  const encoded = new Map<string, Uint8Array>();
+  for (const [name, source] of sources) {
+    const encoding = encodings.get(archive)?.get(name) ?? "utf-8";
+    encoded.set(
+      name,
+      encoding === "utf-8" ? encoder.encode(source) : utf16(source, encoding === "utf-16le"),
+    );
+  }
+  return encoded;
+}
+
+function utf16(text: string, little: boolean): Uint8Array {
+  const bytes = new Uint8Array(text.length * 2);
+  const view = new DataView(bytes.buffer);
+  for (let at = 0; at < text.length; at++) view.setUint16(at * 2, text.charCodeAt(at), little);
+  return bytes;
 }
 
 /** Relationships of a part, or of the package for the empty name; external targets left out. */
