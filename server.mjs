@@ -1,6 +1,7 @@
 // The server: Astro's handler, with compressed static files and a policy on worker scripts, neither
 // of which its standalone mode gives.
 import { createReadStream, existsSync } from "node:fs";
+import { pipeline } from "node:stream";
 import { createServer } from "node:http";
 import path from "node:path";
 
@@ -43,7 +44,8 @@ function sendCompressed(pathname, request, response) {
     vary: "accept-encoding",
     "cache-control": "public, max-age=31536000, immutable",
   });
-  createReadStream(twin).pipe(response);
+  // A download that is broken off closes its file, which piping alone would leave open.
+  pipeline(createReadStream(twin), response, () => undefined);
   return true;
 }
 

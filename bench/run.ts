@@ -2,6 +2,7 @@ import { benchBrowser } from "./browser.ts";
 import { benchCore } from "./core.ts";
 import { benchFalseAlarms } from "./false-alarms.ts";
 import { benchGrammar } from "./grammar.ts";
+import { benchHostile } from "./hostile.ts";
 import { benchKills } from "./kills.ts";
 import { benchLanguage } from "./language.ts";
 import { benchLongParagraphs } from "./long-paragraphs.ts";
@@ -9,7 +10,7 @@ import { benchManuals } from "./manuals.ts";
 import { benchPipeline } from "./pipeline.ts";
 import { benchQuality } from "./quality.ts";
 
-/** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, grammar, paragraphs, browser, kills. */
+/** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, grammar, paragraphs, hostile, browser, kills. */
 const parts: Record<string, () => unknown> = {
   core: benchCore,
   pipeline: benchPipeline,
@@ -21,6 +22,7 @@ const parts: Record<string, () => unknown> = {
   },
   grammar: benchGrammar,
   paragraphs: benchLongParagraphs,
+  hostile: benchHostile,
   browser: benchBrowser,
   kills: benchKills,
 };

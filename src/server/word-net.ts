@@ -11,11 +11,9 @@ import {
   type WordEntry,
 } from "../core/language/word-net.ts";
 
-/** The meanings on disk: the index is read once, files of meanings are kept as they are used. */
+/** The meanings on disk: the index and each file of meanings, some 80, are read once and kept. */
 
 const unpack = promisify(gunzip);
-/** Files of 1,500 meanings kept in memory; each is about 0.3 MB of text. */
-const KEPT_FILES = 24;
 
 /** The folder with the data, beside the place the server was started from or in it. */
 function folder(): string {
@@ -48,21 +46,13 @@ async function readText(name: string): Promise<string> {
   return (await unpack(await readFile(path.join(folder(), name)))).toString("utf8");
 }
 
+/** A file of 1,500 meanings, about 0.3 MB of text: each is unpacked once, however many ask at once. */
 function readMeanings(file: number): Promise<string[]> {
   const known = files.get(file);
-  if (known) {
-    // The last used stay longest.
-    files.delete(file);
-    files.set(file, known);
-    return known;
-  }
+  if (known) return known;
   const lines = readText(`${file}.gz`).then((text) => text.split("\n"));
   files.set(file, lines);
   lines.catch(() => files.delete(file));
-  for (const oldest of files.keys()) {
-    if (files.size <= KEPT_FILES) break;
-    files.delete(oldest);
-  }
   return lines;
 }
 

@@ -78,9 +78,13 @@ function isReport({ text, blocks }: Assembled): boolean {
   return headings.length >= 2;
 }
 
+/** Blocks in which headings are looked for: a hundred pages tell what kind it is. */
+const BLOCKS_LOOKED_AT = 3000;
+
 /** Headings, and short lines that stand alone as headings do. */
 function headingsOf({ text, blocks }: Pick<Assembled, "text" | "blocks">): string[] {
   return blocks
+    .slice(0, BLOCKS_LOOKED_AT)
     .filter(({ kind, from, to }) => kind === "heading" || (to > from && to - from < 40))
     .map(({ from, to }) => text.slice(from, to).trim().toLowerCase());
 }

@@ -23,8 +23,8 @@ export class FormatProblem extends Error {
   }
 }
 
-/** Paragraphs and cells that a document may have: ten times those of a long book. */
-export const MOST_BLOCKS = 250_000;
+/** Paragraphs and cells that a document may have: twenty times those of a long book. */
+export const MOST_BLOCKS = 200_000;
 /** Characters it may have: some three million words. */
 export const MOST_CHARACTERS = 20_000_000;
 
@@ -32,7 +32,7 @@ export const MOST_CHARACTERS = 20_000_000;
 export function tooMuch(): FormatProblem {
   return new FormatProblem(
     "too-large",
-    "This document has more than 250,000 paragraphs or cells, or more than 20 million characters, which is more than Dry Run works on at once. Split it and open the parts.",
+    "This document has more than 200,000 paragraphs or cells, or more than 20 million characters, which is more than Dry Run works on at once. Split it and open the parts.",
   );
 }
 

@@ -37,7 +37,7 @@ const RETRY_MS = 4000;
  */
 export class Keeper {
   private queue: Promise<unknown> = Promise.resolve();
-  private noting: Promise<void> | null = null;
+  private noting: Promise<unknown> | null = null;
   private noteAgain = false;
   private retry: ReturnType<typeof setTimeout> | undefined;
 
@@ -68,18 +68,18 @@ export class Keeper {
    * Writes down what has been typed since the last decision, at once; while one note is being
    * written the next waits and then takes all that was typed meanwhile. Never rejects.
    */
-  noteTyping(copy: DeskDocument): Promise<void> {
-    if (this.noting) {
-      this.noteAgain = true;
-      return this.noting;
-    }
-    this.noting = this.guard(async () => {
-      do {
-        this.noteAgain = false;
-        for (const typed of copy.typedNotes()) await this.store.writeTyped(typed);
-      } while (this.noteAgain);
-    }).finally(() => {
-      this.noting = null;
+  noteTyping(copy: DeskDocument): Promise<unknown> {
+    this.noteAgain = true;
+    this.noting ??= this.guard(async () => {
+      try {
+        while (this.noteAgain) {
+          this.noteAgain = false;
+          for (const typed of copy.typedNotes()) await this.store.writeTyped(typed);
+        }
+      } finally {
+        // In the same breath as the last look at `noteAgain`: nobody can ask in between.
+        this.noting = null;
+      }
     });
     return this.noting;
   }

@@ -1,4 +1,5 @@
 import { type Assembled, assemble, type RawBlock } from "../assemble.ts";
+import { MOST_BLOCKS, tooMuch } from "../problem.ts";
 import { SourceMap } from "../source-map.ts";
 
 /** How the lines of a plain text file make blocks, and where each character came from. */
@@ -29,6 +30,7 @@ export function layOutText(source: string): TextLayout {
   const raw: RawBlock[] = [];
   const origins: Line[][] = [];
   const add = (lines: Line[], block: Omit<RawBlock, "text" | "story" | "spans">) => {
+    if (raw.length >= MOST_BLOCKS) throw tooMuch();
     const text = lines.map(({ from, to }) => source.slice(from, to)).join(" ");
     raw.push({ ...block, text, story: "body", spans: [] });
     origins.push(lines);

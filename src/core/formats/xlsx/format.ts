@@ -152,7 +152,9 @@ function runEdits(runs: readonly Run[], edits: readonly Edit[]): Edit[] {
 
 function runChange(run: Run, text: string): Edit[] {
   const plain = text.replaceAll(LINE_SEPARATOR, "\n");
-  const changes: Edit[] = [{ from: run.from, to: run.to, insert: escapeText(plain) }];
+  const escaped = escapeText(plain);
+  const insert = run.returns ? escaped.replaceAll("\n", "&#13;\n") : escaped;
+  const changes: Edit[] = [{ from: run.from, to: run.to, insert }];
   if (/^\s|\s$/.test(plain) && !/^\s|\s$/.test(run.text)) {
     const insert = ' xml:space="preserve"';
     changes.unshift({ from: run.openTo - 1, to: run.openTo - 1, insert });

@@ -27,6 +27,8 @@ export interface Run {
   from: number;
   to: number;
   text: string;
+  /** Its line ends are written with a carriage return, as a reference. */
+  returns: boolean;
 }
 
 export interface SheetCell {
@@ -111,9 +113,11 @@ class RunReader {
     if (element === "x:rPh") this.phonetic--;
     if (element !== "x:t" || this.openFrom < 0) return;
     // Line ends become one character each, as in every XML text; the cell and its edits know no other.
-    const { text } = decodeWithOffsets(this.source, this.openTo, from);
+    const decoded = decodeWithOffsets(this.source, this.openTo, from).text;
+    const text = decoded.replace(/\r\n?/g, "\n");
     const { openFrom, openTo } = this;
-    this.runs.push({ openFrom, openTo, from: openTo, to: from, text });
+    const returns = decoded.includes("\r");
+    this.runs.push({ openFrom, openTo, from: openTo, to: from, text, returns });
     this.openFrom = -1;
   }
 }
