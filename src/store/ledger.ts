@@ -55,10 +55,12 @@ export async function readDecisions(document: string): Promise<Decision[]> {
 
 /**
  * What was typed and is no decision yet, written as it comes: edits on the text that the decision
- * with number `after` led to, 0 for the original. It counts only while that decision is the last.
+ * with number `after`, taken `at`, led to; 0 and "" for the original. It counts only while that very
+ * decision is the last: another may have taken its number since.
  */
 const typedSchema = z.object({
   after: z.number().int().nonnegative(),
+  at: z.string(),
   typed: z.array(
     z.object({
       from: z.number().int().nonnegative(),
@@ -76,12 +78,15 @@ export async function writeTyped(document: string, typed: Typed): Promise<void> 
   await keep(() => ledgerDatabase(document).setItem(TYPED_KEY + keyOf(typed.after), typed));
 }
 
-/** What was typed after the decision with this number; null for nothing. */
-export async function readTyped(document: string, after: number): Promise<Typed | null> {
-  const parsed = typedSchema.safeParse(
-    await ledgerDatabase(document).getItem(TYPED_KEY + keyOf(after)),
-  );
-  return parsed.success && parsed.data.typed.length > 0 ? parsed.data : null;
+/** What was typed after the last of these decisions; null for nothing. */
+export async function readTyped(
+  document: string,
+  decisions: readonly Decision[],
+): Promise<Typed | null> {
+  const key = TYPED_KEY + keyOf(decisions.length);
+  const parsed = typedSchema.safeParse(await ledgerDatabase(document).getItem(key));
+  const counts = parsed.success && parsed.data.at === (decisions.at(-1)?.at ?? "");
+  return counts && parsed.data.typed.length > 0 ? parsed.data : null;
 }
 
 /** Forgets what was typed before the decision after `after`, which holds it now. */

@@ -82,9 +82,9 @@ describe("a document on the desk", () => {
     desk.type(second);
     assert.deepEqual(desk.board.report(late, revision), [0]);
     const marked = () => new Set(desk.openMarks().map(({ from, to }) => desk.text.slice(from, to)));
-    assert.ok(marked().has("teh") && marked().has("recieved"));
+    assert.deepEqual([...marked()].slice(0, 2), ["teh", "recieved"]);
     desk.board.report(engine.edit(second), desk.board.revision);
-    assert.ok(marked().has("xThe") && marked().has("teh") && marked().has("recieved"));
+    assert.deepEqual([...marked()].slice(0, 2), ["teh", "recieved"]);
   });
 
   test("makes a decision beside what is typed while it is being written", () => {

@@ -129,13 +129,14 @@ export class DeskDocument {
    */
   typedNotes(): Typed[] {
     const after = this.ledger.decisions.length;
-    const notes = [{ after, typed: netEdits(this.ledger.text, this.typed) }];
+    const at = this.ledger.decisions.at(-1)?.at ?? "";
+    const notes = [{ after, at, typed: netEdits(this.ledger.text, this.typed) }];
     if (!this.announced) return notes;
     const { decision, steps } = this.announced;
     const text = applyEdits(this.ledger.text, decision.edits);
     const typed =
       steps === null ? this.rebased(decision).typed : netEdits(text, this.typed.slice(steps));
-    return [...notes, { after: after + 1, typed }];
+    return [...notes, { after: after + 1, at: decision.at, typed }];
   }
 
   /** Tells which decision is being written, and how many steps of typing it is made of, if of any. */

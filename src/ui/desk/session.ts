@@ -723,19 +723,15 @@ export class DeskSession {
   }
 
   private async takeInTyped(): Promise<void> {
-    for (;;) {
-      const note = await readTyped(this.id, this.copy.decisions.length);
-      if (!note) return;
-      try {
-        sortEdits(note.typed, this.copy.text.length);
-      } catch {
-        return;
-      }
-      this.copy.type(note.typed);
-      await this.keeper.guard(() => this.keeper.keepTyping(this.copy));
-      // Still there: it could not be written as a decision, which has been said.
-      if (this.copy.hasTyped) return;
+    const note = await readTyped(this.id, this.copy.decisions);
+    if (!note) return;
+    try {
+      sortEdits(note.typed, this.copy.text.length);
+    } catch {
+      return;
     }
+    this.copy.type(note.typed);
+    await this.keeper.guard(() => this.keeper.keepTyping(this.copy));
   }
 
   /** The other tab let go: read what it decided, then write from here on. */

@@ -53,7 +53,10 @@ const NESTED = /^(?:[ \t]*(?:>|[-+*](?=[ \t])|\d{1,9}[.)](?=[ \t])))+/;
 const MOST_INDENT = 1024;
 /** Emphasis marks of one paragraph: telling which belong together takes their number squared. */
 const MOST_MARKS = 4000;
-const MARKS = /[*_~]+|[[\]]/g;
+const MARKS = /[*_~]+|`+|[[\]]/g;
+/** Backticks in one run, and cells in one row. */
+const LONG_RUN = /`{65}/;
+const MOST_CELLS = 1000;
 
 /** Refuses what only a file made to hold up its reader has. Throws FormatProblem. */
 function refuseHostile(source: string): void {
@@ -69,8 +72,10 @@ function refuseHostile(source: string): void {
       const nested = NESTED.exec(head)?.[0].replace(/[ \t\d]/g, "").length ?? 0;
       const indent = head.length - head.trimStart().length;
       if (nested > MOST_NESTED || indent > MOST_INDENT) throw hostile();
-      marks += source.slice(from, to).match(MARKS)?.length ?? 0;
-      if (marks > MOST_MARKS) throw hostile();
+      const line = source.slice(from, to);
+      marks += line.match(MARKS)?.length ?? 0;
+      const cells = line.match(/\|/g)?.length ?? 0;
+      if (marks > MOST_MARKS || cells > MOST_CELLS || LONG_RUN.test(line)) throw hostile();
     }
     from = to + 1;
   }
