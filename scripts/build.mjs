@@ -17,3 +17,10 @@ for (const name of readdirSync(folder)) {
   const file = path.join(folder, name);
   writeFileSync(`${file}.gz`, gzipSync(readFileSync(file), { level: 9 }));
 }
+
+// What a page needs when the server has stopped, for public/offline.js: everything but the built-in
+// demo documents. Files are named by their contents, so a new build brings a new list.
+const offline = readdirSync(folder)
+  .filter((name) => !name.endsWith(".gz"))
+  .map((name) => `/_astro/${name}`);
+writeFileSync(path.join(root, "dist/client/offline-files.json"), JSON.stringify(offline));

@@ -176,6 +176,7 @@ class Proofreader {
    * check that runs. "missed" when the edits before these never came here.
    */
   edit(edits: readonly Edit[], revision: number): Update | Amiss | null {
+    if (!this.manuscript) return "unread";
     this.waiting.push({ edits, revision });
     if (!this.running) return null;
     const marks = this.follow(this.running, edits, revision);
@@ -196,7 +197,8 @@ class Proofreader {
   }
 
   /** Applies other settings to what was examined. */
-  async configure(settings: CheckSettings): Promise<Update | null> {
+  async configure(settings: CheckSettings): Promise<Update | Amiss | null> {
+    if (!this.manuscript) return "unread";
     const { running } = this;
     const whole = await withSubjects(settings);
     if (!running || running !== this.running) return null;
@@ -217,9 +219,10 @@ class Proofreader {
     return counts;
   }
 
-  /** Corrections for each mark, in order. */
-  choices(marks: Mark[]): Choice[][] {
-    return marks.map((mark) => this.running?.engine.choices(mark) ?? []);
+  /** Corrections for each mark, in order; null when nothing has been checked here. */
+  choices(marks: Mark[]): Choice[][] | null {
+    const { running } = this;
+    return running && marks.map((mark) => running.engine.choices(mark));
   }
 
   /** Words near a word that carries no mark. */

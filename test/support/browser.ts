@@ -23,6 +23,8 @@ const CONTEXT = {
   viewport: { width: 1280, height: 800 },
   colorScheme: "light",
   locale: "en-GB",
+  // Pages kept for a stopped server would answer for the one under test; one test lets them.
+  serviceWorkers: "block",
 } as const;
 
 export interface Opened {
@@ -36,9 +38,11 @@ export interface Opened {
 let shared: Browser | null = null;
 
 /** A fresh profile in a shared browser. */
-export async function openBrowser(): Promise<Opened> {
+export async function openBrowser(
+  options: { serviceWorkers?: "allow" | "block" } = {},
+): Promise<Opened> {
   shared ??= await chromium.launch(OPTIONS);
-  const context = await shared.newContext(CONTEXT);
+  const context = await shared.newContext({ ...CONTEXT, ...options });
   const page = await context.newPage();
   const errors: string[] = [];
   watch(page, errors);
@@ -113,6 +117,34 @@ export async function press(page: Page, ...keys: string[]): Promise<void> {
 
 async function slipText(page: Page): Promise<string> {
   return page.evaluate(() => document.querySelector("[data-testid=slip]")?.textContent ?? "");
+}
+
+/** A fresh profile with a text of one's own on the desk. */
+export async function openText(text: string, name = "copy.txt"): Promise<Opened> {
+  const opened = await openBrowser();
+  await openShelf(opened.page);
+  await openFile(opened.page, name, text);
+  await opened.page.waitForURL(/desk/);
+  return opened;
+}
+
+export const footer = (page: Page) => page.locator("footer");
+export const rail = (page: Page) => page.getByRole("navigation", { name: "Passes" });
+
+/** Waits until all passes are read. */
+export async function untilRead(page: Page): Promise<void> {
+  await rail(page)
+    .getByRole("button", { name: /^Wording(?!.*%)/ })
+    .waitFor();
+  await page.waitForFunction(
+    () => !/%/.test(document.querySelector("nav[aria-label=Passes]")?.textContent ?? "%"),
+  );
+}
+
+/** How many decisions the side sheet lists. */
+export async function decisionsOf(page: Page): Promise<number> {
+  await page.getByRole("button", { name: "Decisions" }).click();
+  return page.locator("aside li").count();
 }
 
 /** Puts a file on the shelf, which opens it on the desk. */

@@ -6,6 +6,7 @@ import { NotKept } from "../../store/failure.ts";
 import { connectProofreader } from "../../worker/connect.ts";
 import { Brand } from "../parts/Brand.tsx";
 import { Key } from "../parts/Key.tsx";
+import { keepPagesOffline } from "../parts/offline.ts";
 import { ThemeSwitch } from "../parts/ThemeSwitch.tsx";
 import { useFileDrop } from "../parts/use-file-drop.ts";
 import { clock, count, figure, KIND_LABELS, VARIETY_LABELS } from "../parts/words.ts";
@@ -76,6 +77,7 @@ export function Desk({ nonce }: { nonce: string }) {
   );
   useEffect(() => {
     void session.open();
+    keepPagesOffline();
     const leave = () => void session.flush();
     const hold = (event: BeforeUnloadEvent) => {
       if (session.holdsPage) event.preventDefault();

@@ -93,7 +93,10 @@ export class Checking {
     try {
       const update = await ask();
       if (copy !== this.host.copy() || run !== this.run || update === null) return;
-      if (typeof update === "string") return await this.whole();
+      if (typeof update === "string") {
+        if (update === "unread") this.host.amiss(STARTED_ANEW, false);
+        return await this.whole();
+      }
       this.host.changed(update, copy.board.report(update.marks, update.revision));
     } catch (error) {
       if (run === this.run) await this.afterFailure(error);
@@ -116,6 +119,7 @@ export class Checking {
         proxy((first) => take(first, false)),
       );
     let update = await ask();
+    // A worker started anew has read nothing yet.
     if (update === "unread") {
       const { bytes, name } = this.host.file();
       await this.worker.read(bytes, name, this.host.settings().variety);

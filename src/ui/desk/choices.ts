@@ -1,8 +1,9 @@
-import type { CheckSettings } from "../../core/engine.ts";
+import type { Choice } from "../../core/checks/check.ts";
+import type { CheckSettings, Mark } from "../../core/engine.ts";
 import type { Anchor } from "../../core/ledger/decision.ts";
 import { moveEdits } from "../../core/manuscript/edits.ts";
 import type { Edit } from "../../core/manuscript/model.ts";
-import type { ProofreaderLink } from "../../worker/connect.ts";
+import { type ProofreaderLink, WorkerGone } from "../../worker/connect.ts";
 import type { PlacedMark } from "./marks-board.ts";
 import type { PlacedChoice, Subject } from "./state.ts";
 
@@ -18,7 +19,7 @@ export async function choicesFor(
 ): Promise<PlacedChoice[]> {
   if (subject.kind === "mark") {
     const { mark, from } = subject.place;
-    const [choices = []] = await worker.choices([mark]);
+    const [choices = []] = await choicesOf(worker, [mark]);
     return choices.map(({ label, edits, note }) => ({
       label,
       note,
@@ -30,13 +31,23 @@ export async function choicesFor(
   return near.map((label) => ({ label, edits: [{ from, to, insert: label }] }));
 }
 
+/** Throws WorkerGone when the worker was started anew meanwhile and has checked nothing. */
+async function choicesOf(worker: ProofreaderLink, marks: Mark[]): Promise<Choice[][]> {
+  const choices = await worker.choices(marks);
+  if (choices === null) throw new WorkerGone(false);
+  return choices;
+}
+
 /** The edits that make one correction at many places, and the places that have it to offer. */
 export async function correctionsOf(
   worker: ProofreaderLink,
   places: readonly PlacedMark[],
   label: string,
 ): Promise<{ edits: Edit[]; marks: PlacedMark[] }> {
-  const choices = await worker.choices(places.map(({ mark }) => mark));
+  const choices = await choicesOf(
+    worker,
+    places.map(({ mark }) => mark),
+  );
   const wanted = label.toLowerCase();
   const edits: Edit[] = [];
   const marks: PlacedMark[] = [];

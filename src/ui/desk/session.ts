@@ -11,7 +11,7 @@ import type { Decision, Draft, Setting } from "../../core/ledger/decision.ts";
 import { lastRedoable, lastUndoable, undo } from "../../core/ledger/ledger.ts";
 import { changeAt } from "../../core/ledger/log.ts";
 import { follow, placeOf, track } from "../../core/ledger/tracking.ts";
-import { mapPosition, sortEdits, touches } from "../../core/manuscript/edits.ts";
+import { mapPosition, moveEdits, sortEdits, touches } from "../../core/manuscript/edits.ts";
 import type { Block, Edit, Kind, Manuscript, Range, Variety } from "../../core/manuscript/model.ts";
 import { checkSettings } from "../../store/check-settings.ts";
 import { type Hold, holdDocument } from "../../store/hold.ts";
@@ -44,8 +44,6 @@ import { type DeskState, NO_PASSES, runOf, type Subject, type WordAtHand } from 
 
 /** Milliseconds without typing after which what was typed becomes one decision. */
 const TYPING_PAUSE_MS = 250;
-/** Milliseconds after the last change at which the shelf learns the place and the counts. */
-const SHELF_DELAY_MS = 400;
 /** Milliseconds for which the outcome of a correction is shown where it was made. */
 const OUTCOME_MS = 320;
 /** Milliseconds to wait for the marks that an undo brings back. */
@@ -121,7 +119,8 @@ export class DeskSession {
   private bytes: Uint8Array = new Uint8Array();
   private copy = new DeskDocument({ text: "", blocks: [], spans: [] }, []);
   private typingTimer: ReturnType<typeof setTimeout> | undefined;
-  private shelfTimer: ReturnType<typeof setTimeout> | undefined;
+  private shelfStale = false;
+  private noting: Promise<unknown> | null = null;
   private hold: Hold | null = null;
   /** A decision is being written, or its outcome shown. */
   private get busy(): boolean {
@@ -503,23 +502,50 @@ export class DeskSession {
   }
 
   private takeTyping(edits: Edit[]): void {
+    const kept = this.subjectAfter(edits);
     this.copy.type(edits);
-    this.recheck(edits);
+    void this.recheck(edits);
     this.lastPlace = edits[0]?.from ?? this.lastPlace;
     this.opensFirst = false;
     this.publish({
       kept: { state: "keeping" },
       stale: this.state.stale || !this.state.whileTyping,
-      subject: null,
-      choices: null,
-      shown: false,
+      ...kept,
       less: null,
       edge: null,
       notice: "",
     });
+    if (kept.subject === null) queueMicrotask(() => this.state.subject ?? this.galley?.hide());
     void this.keeper.noteTyping(this.copy);
     clearTimeout(this.typingTimer);
     this.typingTimer = setTimeout(() => void this.flushTyping(), TYPING_PAUSE_MS);
+  }
+
+  /**
+   * The open slip after something was typed: it stays open and moves with its text, so that nothing
+   * jumps where one types; it closes when its own text is typed into.
+   */
+  private subjectAfter(
+    edits: readonly Edit[],
+  ): Pick<DeskState, "subject" | "choices" | "previewed" | "shown"> {
+    const { subject, choices, previewed, shown } = this.state;
+    const closed = { subject: null, choices: null, previewed: -1, shown: false };
+    if (!subject || !choices) return closed;
+    const range = subject.kind === "mark" ? subject.place : subject.word;
+    const own = [range, ...choices.flatMap((choice) => choice.edits)];
+    if (edits.some((edit) => own.some((one) => meets(edit, one)))) return closed;
+    const from = mapPosition(range.from, edits, "after");
+    const by = from - range.from;
+    const to = range.to + by;
+    return {
+      subject:
+        subject.kind === "mark"
+          ? { kind: "mark", place: { ...subject.place, from, to } }
+          : { kind: "word", word: { ...subject.word, from, to } },
+      choices: choices.map((choice) => ({ ...choice, edits: moveEdits(choice.edits, by) })),
+      previewed,
+      shown,
+    };
   }
 
   /** Makes a decision of what was typed. */
@@ -817,6 +843,12 @@ export class DeskSession {
     const here =
       same ??
       openOfAll.find((one) => one.mark.rule === mark.rule && one.from === from && one.to === to);
+    // Where one types nothing is moved about.
+    if (this.state.typing) {
+      this.publish(here ? { subject: { kind: "mark", place: here } } : { subject: null });
+      if (!here) this.galley?.hide();
+      return;
+    }
     if (here) {
       this.focus({ kind: "mark", place: here }, notice);
       return;
@@ -1210,16 +1242,22 @@ export class DeskSession {
     return this.checking.edit(edits);
   }
 
+  /** Has the shelf know the place and the counts at once; while one note is written the next waits. */
   private noteOnShelf(): void {
-    clearTimeout(this.shelfTimer);
-    this.shelfTimer = setTimeout(
-      () => void this.keeper.guard(() => this.writeShelf()),
-      SHELF_DELAY_MS,
-    );
+    this.shelfStale = true;
+    this.noting ??= this.keeper.guard(async () => {
+      try {
+        while (this.shelfStale) {
+          this.shelfStale = false;
+          await this.writeShelf();
+        }
+      } finally {
+        this.noting = null;
+      }
+    });
   }
 
   private async writeShelf(): Promise<void> {
-    clearTimeout(this.shelfTimer);
     const { reading, pass, phase } = this.state;
     if (reading || phase === "opening" || phase === "missing") return;
     const run = runOf(this.state);
@@ -1229,6 +1267,11 @@ export class DeskSession {
       ...(run ? { run } : {}),
     });
   }
+}
+
+/** Whether an edit changes a range or its edges. */
+function meets(edit: Edit, range: Range): boolean {
+  return edit.from <= range.to && edit.to >= range.from;
 }
 
 /** Where edits put something in, in the text after them; a point where they only took out. */

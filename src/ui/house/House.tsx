@@ -5,6 +5,7 @@ import { NotKept } from "../../store/failure.ts";
 import { changeStyle, readStyle } from "../../store/house.ts";
 import { SiteHeader } from "../parts/SiteHeader.tsx";
 import { figure } from "../parts/words.ts";
+import { BackupPart } from "./BackupPart.tsx";
 import { ChecksPart } from "./ChecksPart.tsx";
 import { ExchangePart } from "./ExchangePart.tsx";
 import { NewListDialog } from "./NewListDialog.tsx";
@@ -106,6 +107,7 @@ export function House({ nonce }: { nonce: string }) {
           </Group>
           <Group title="Files">
             <Item title="Import, export" on={part === "files"} run={() => open("files")} />
+            <Item title="Backup" on={part === "backup"} run={() => open("backup")} />
           </Group>
         </nav>
         <main className="min-w-0 pt-8">
@@ -122,6 +124,9 @@ export function House({ nonce }: { nonce: string }) {
           {style && part === "sounds" ? <SoundRulesPart style={style} change={change} /> : null}
           {style && part === "checks" ? <ChecksPart style={style} change={change} /> : null}
           {style && part === "files" ? <ExchangePart style={style} change={change} /> : null}
+          {part === "backup" ? (
+            <BackupPart onRestored={() => void readStyle().then(setStyle)} />
+          ) : null}
           {style && (part === PERSONAL || part === HOUSE || own) ? (
             <WordListPart
               key={part}

@@ -1,5 +1,6 @@
 import { useMemo, useState } from "react";
 import { HOUSE, type HouseStyle, type ListedWord, PERSONAL } from "../../core/house/style.ts";
+import { Modal } from "../parts/Modal.tsx";
 import { count, figure, when } from "../parts/words.ts";
 import type { ChangeStyle } from "./House.tsx";
 import { useWordCounts } from "./use-word-counts.ts";
@@ -43,6 +44,7 @@ export function WordListPart({ style, list, title, change, onGone }: WordListPar
       words: now.words.map((one) => (one.word === word ? { ...one, ...changes } : one)),
     }));
   const ownList = list !== PERSONAL && list !== HOUSE;
+  const [deleting, setDeleting] = useState(false);
   return (
     <>
       <h1 className="font-book text-[28px] leading-tight font-semibold">{title}</h1>
@@ -160,18 +162,38 @@ export function WordListPart({ style, list, title, change, onGone }: WordListPar
         <button
           type="button"
           className="button-text mt-8 text-[13px]"
-          onClick={() => {
-            change((now) => ({
-              ...now,
-              lists: now.lists.filter(({ id }) => id !== list),
-              words: now.words.filter((one) => one.list !== list),
-            }));
-            onGone();
-          }}
+          onClick={() => setDeleting(true)}
         >
-          Delete this list and its words
+          Delete this list and its words…
         </button>
       ) : null}
+      <Modal
+        open={deleting}
+        onClose={() => setDeleting(false)}
+        title={`Delete “${title}”?`}
+        about={`The list and its ${count(words.length, "word")} are removed, and the documents it is switched on for question those words again.`}
+      >
+        <div className="mt-5 flex gap-3">
+          <button type="button" className="button-main" onClick={() => setDeleting(false)}>
+            Keep it
+          </button>
+          <button
+            type="button"
+            className="button-plain"
+            onClick={() => {
+              setDeleting(false);
+              change((now) => ({
+                ...now,
+                lists: now.lists.filter(({ id }) => id !== list),
+                words: now.words.filter((one) => one.list !== list),
+              }));
+              onGone();
+            }}
+          >
+            Delete it
+          </button>
+        </div>
+      </Modal>
     </>
   );
 }

@@ -6,6 +6,7 @@ import { holdDocument } from "../../store/hold.ts";
 import { readStyle } from "../../store/house.ts";
 import { deleteDocument, listShelf, type ShelfRecord, updateRecord } from "../../store/shelf.ts";
 import { connectProofreader } from "../../worker/connect.ts";
+import { keepPagesOffline } from "../parts/offline.ts";
 import { SiteHeader } from "../parts/SiteHeader.tsx";
 import { useFileDrop } from "../parts/use-file-drop.ts";
 import { shelveDemo } from "./demo.ts";
@@ -55,6 +56,7 @@ export function Shelf({ nonce }: { nonce: string }) {
     if (startRef.current) return;
     startRef.current = true;
     void navigator.storage?.persist?.();
+    keepPagesOffline();
     void (async () => {
       await refresh();
       if (await shelveDemo(worker)) await refresh();

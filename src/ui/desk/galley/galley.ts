@@ -205,20 +205,11 @@ export class Galley {
     this.view.dispatch({ effects });
   }
 
-  /** Closes the slip; where the caret is below it, its line stays at the height it has. */
+  /** Closes the slip. */
   hide(): void {
     this.focused = null;
     this.opening = null;
-    const { head } = this.view.state.selection.main;
-    const before = this.view.hasFocus ? this.view.coordsAtPos(head)?.top : undefined;
     this.view.dispatch({ effects: [placeSlip.of(null), setFocus.of(null)] });
-    if (before === undefined) return;
-    this.view.requestMeasure({
-      read: (view) => view.coordsAtPos(head)?.top,
-      write: (after, view) => {
-        if (after !== undefined) view.scrollDOM.scrollTop += after - before;
-      },
-    });
   }
 
   /** Shows what has just come about, the first of it in view. */
@@ -244,10 +235,7 @@ export class Galley {
     const page = scrollDOM.clientHeight * PAGE_SHARE;
     if (to === "up") scrollDOM.scrollTop -= page;
     else if (to === "down") scrollDOM.scrollTop += page;
-    else {
-      const place = to === "start" ? 0 : this.view.state.doc.length;
-      this.view.dispatch({ effects: EditorView.scrollIntoView(place, { y: "nearest" }) });
-    }
+    else scrollDOM.scrollTop = to === "start" ? 0 : scrollDOM.scrollHeight;
   }
 
   /** Puts the caret into the text with a range selected. */
@@ -304,13 +292,17 @@ export class Galley {
   }
 
   private updated(update: ViewUpdate): void {
+    if (update.docChanged && this.focused) {
+      const { from, to } = this.focused;
+      const [start, end] = [update.changes.mapPos(from, 1), update.changes.mapPos(to, -1)];
+      this.focused = { ...this.focused, from: start, to: Math.max(start, end) };
+    }
     for (const transaction of update.transactions) {
       if (!transaction.docChanged || transaction.annotation(fromDesk)) continue;
       const edits: Edit[] = [];
       transaction.changes.iterChanges((from, to, _newFrom, _newTo, inserted) => {
         edits.push({ from, to, insert: inserted.toString() });
       });
-      if (this.focused) this.hideLater();
       this.events.typed(edits);
     }
     if (update.focusChanged) {
@@ -323,11 +315,6 @@ export class Galley {
       if (this.focused) queueMicrotask(() => this.reopenSlip());
     }
     if (update.geometryChanged || update.viewportChanged) this.reportScroll();
-  }
-
-  /** An update may not dispatch another from inside itself. */
-  private hideLater(): void {
-    queueMicrotask(() => this.hide());
   }
 
   private reopenSlip(): void {

@@ -1,0 +1,94 @@
+import { strFromU8, strToU8, zipSync } from "fflate";
+import { z } from "zod";
+import { FormatProblem } from "../formats/problem.ts";
+import { openArchive } from "../formats/zip/archive.ts";
+import { houseStyleSchema } from "../house/style.ts";
+import { type Decision, decisionSchema } from "../ledger/decision.ts";
+
+/**
+ * Everything that is kept in the browser as one .zip: an index, the house style, and for each document
+ * its record, its original as it came and its ledger.
+ */
+export interface Backup {
+  /** ISO 8601. */
+  madeAt: string;
+  style: z.infer<typeof houseStyleSchema>;
+  documents: BackedUp[];
+}
+
+export interface BackedUp {
+  /** What the shelf keeps of it; whoever restores it checks its shape. */
+  record: unknown;
+  id: string;
+  original: Uint8Array;
+  decisions: Decision[];
+}
+
+const VERSION = 1;
+const indexSchema = z.object({
+  what: z.literal("Dry Run backup"),
+  version: z.literal(VERSION),
+  madeAt: z.string(),
+  documents: z.array(z.string().regex(/^[\w-]{1,64}$/)),
+});
+
+/** A backup as the bytes of a .zip. */
+export function writeBackup({ madeAt, style, documents }: Backup): Uint8Array {
+  const json = (value: unknown) => strToU8(JSON.stringify(value, null, 1));
+  const files: Record<string, Uint8Array> = {
+    "backup.json": json({
+      what: "Dry Run backup",
+      version: VERSION,
+      madeAt,
+      documents: documents.map(({ id }) => id),
+    }),
+    "house-style.json": json(style),
+  };
+  for (const { id, record, original, decisions } of documents) {
+    files[`documents/${id}/record.json`] = json(record);
+    files[`documents/${id}/ledger.json`] = json(decisions);
+    files[`documents/${id}/original`] = original;
+  }
+  return zipSync(files, { level: 6 });
+}
+
+/** Reads a backup. Throws FormatProblem for anything that is not one, or not whole. */
+export function readBackup(bytes: Uint8Array): Backup {
+  const archive = openArchive(bytes);
+  const file = (name: string) => {
+    const found = archive.read(name);
+    if (!found) throw notWhole(name);
+    return found;
+  };
+  const json = <T>(name: string, schema: z.ZodType<T>): T => {
+    try {
+      return schema.parse(JSON.parse(strFromU8(file(name))));
+    } catch (error) {
+      throw error instanceof FormatProblem ? error : notWhole(name);
+    }
+  };
+  if (!archive.find("backup.json")) {
+    throw new FormatProblem(
+      "wrong-type",
+      "This .zip is no backup made by Dry Run. Choose the file that “Back up everything” saved.",
+    );
+  }
+  const { madeAt, documents } = json("backup.json", indexSchema);
+  return {
+    madeAt,
+    style: json("house-style.json", houseStyleSchema),
+    documents: documents.map((id) => ({
+      id,
+      record: json(`documents/${id}/record.json`, z.unknown()),
+      original: file(`documents/${id}/original`).slice(),
+      decisions: json(`documents/${id}/ledger.json`, z.array(decisionSchema)),
+    })),
+  };
+}
+
+function notWhole(name: string): FormatProblem {
+  return new FormatProblem(
+    "damaged",
+    `This backup is not whole: ${name} is missing or can’t be read. Nothing was taken from it.`,
+  );
+}
