@@ -235,11 +235,12 @@ test("pages load and decisions are kept when the server has stopped", async () =
   const { page, close } = await openBrowser({ serviceWorkers: "allow" });
   await page.goto(`http://127.0.0.1:${port}/`);
   await page.getByRole("link", { name: "Start" }).nth(5).waitFor({ timeout: 30_000 });
-  await page.waitForFunction(
-    async () => (await navigator.serviceWorker.getRegistration())?.active?.state === "activated",
-    undefined,
-    { timeout: 30_000 },
-  );
+  await page.evaluate(async () => {
+    const { active } = await navigator.serviceWorker.ready;
+    for (let tries = 0; tries < 200 && active?.state !== "activated"; tries++) {
+      await new Promise((resolve) => setTimeout(resolve, 50));
+    }
+  });
   server.kill();
   await new Promise((resolve) => server.once("exit", resolve));
   await page.reload();

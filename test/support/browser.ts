@@ -133,12 +133,10 @@ export const rail = (page: Page) => page.getByRole("navigation", { name: "Passes
 
 /** Waits until all passes are read. */
 export async function untilRead(page: Page): Promise<void> {
-  await rail(page)
-    .getByRole("button", { name: /^Wording(?!.*%)/ })
-    .waitFor();
-  await page.waitForFunction(
-    () => !/%/.test(document.querySelector("nav[aria-label=Passes]")?.textContent ?? "%"),
-  );
+  await page.waitForFunction(() => {
+    const passes = document.querySelector("nav[aria-label=Passes]")?.textContent ?? "";
+    return /Wording(?:none|done|\d+(?![\d%])|not)/.test(passes) && !/\d%/.test(passes);
+  });
 }
 
 /** How many decisions the side sheet lists. */

@@ -5,13 +5,11 @@ import type { Leave } from "../../core/checks/leave.ts";
 import type { CheckSettings } from "../../core/engine.ts";
 import type { Exported, ExportForm, Problem } from "../../core/formats/document.ts";
 import { findReplacements, replacementBefore } from "../../core/house/replacements.ts";
-import { EMPTY_STYLE } from "../../core/house/style.ts";
 import type { PartOfSpeech } from "../../core/language/word-net.ts";
 import type { Decision, Draft, Setting } from "../../core/ledger/decision.ts";
 import { lastRedoable, lastUndoable, undo } from "../../core/ledger/ledger.ts";
-import { changeAt } from "../../core/ledger/log.ts";
 import { follow, placeOf, track } from "../../core/ledger/tracking.ts";
-import { mapPosition, moveEdits, sortEdits, touches } from "../../core/manuscript/edits.ts";
+import { mapPosition, sortEdits, touches } from "../../core/manuscript/edits.ts";
 import type { Block, Edit, Kind, Manuscript, Range, Variety } from "../../core/manuscript/model.ts";
 import { checkSettings } from "../../store/check-settings.ts";
 import { type Hold, holdDocument } from "../../store/hold.ts";
@@ -38,9 +36,11 @@ import { anchorOf, choicesFor, correctionsOf } from "./choices.ts";
 import { DeskDocument } from "./desk-document.ts";
 import { type Decided, Keeper } from "./keeper.ts";
 import type { PlacedMark } from "./marks-board.ts";
+import { edgeNotice, effectName, saidOf } from "./notices.ts";
 import { ReadingAloud, type ReadingScope } from "./reading-aloud.ts";
 import { recordWith, type SettingValue, settingValue, styleWith } from "./settings.ts";
-import { type DeskState, NO_PASSES, runOf, type Subject, type WordAtHand } from "./state.ts";
+import { type DeskState, OPENING, runOf, type Subject, type WordAtHand } from "./state.ts";
+import { afterTyping, outcomeOf } from "./subject.ts";
 
 /** Milliseconds without typing after which what was typed becomes one decision. */
 const TYPING_PAUSE_MS = 250;
@@ -76,41 +76,7 @@ export interface GalleyFace {
  * what has not been drawn: `busy` and `shown` see to that.
  */
 export class DeskSession {
-  private state: DeskState = {
-    phase: "opening",
-    problem: "",
-    progress: { done: 0, all: 1 },
-    record: null,
-    manuscript: null,
-    counts: null,
-    open: [],
-    total: 0,
-    openOfAll: [],
-    pass: "spelling",
-    passes: NO_PASSES,
-    withheld: new Map(),
-    readingOn: false,
-    unread: [],
-    subject: null,
-    choices: null,
-    previewed: -1,
-    shown: false,
-    deciding: false,
-    typing: false,
-    edge: null,
-    less: null,
-    decisions: [],
-    standing: new Set(),
-    kept: { state: "kept", at: null },
-    reading: false,
-    notice: "",
-    whileTyping: true,
-    stale: false,
-    style: EMPTY_STYLE,
-    replaceTyping: false,
-    speaking: false,
-    voiceless: "",
-  };
+  private state: DeskState = OPENING;
   private readonly listeners = new Set<() => void>();
   private readonly worker: ProofreaderLink;
   private readonly checking: Checking;
@@ -502,7 +468,7 @@ export class DeskSession {
   }
 
   private takeTyping(edits: Edit[]): void {
-    const kept = this.subjectAfter(edits);
+    const kept = afterTyping(this.state, edits);
     this.copy.type(edits);
     void this.recheck(edits);
     this.lastPlace = edits[0]?.from ?? this.lastPlace;
@@ -519,33 +485,6 @@ export class DeskSession {
     void this.keeper.noteTyping(this.copy);
     clearTimeout(this.typingTimer);
     this.typingTimer = setTimeout(() => void this.flushTyping(), TYPING_PAUSE_MS);
-  }
-
-  /**
-   * The open slip after something was typed: it stays open and moves with its text, so that nothing
-   * jumps where one types; it closes when its own text is typed into.
-   */
-  private subjectAfter(
-    edits: readonly Edit[],
-  ): Pick<DeskState, "subject" | "choices" | "previewed" | "shown"> {
-    const { subject, choices, previewed, shown } = this.state;
-    const closed = { subject: null, choices: null, previewed: -1, shown: false };
-    if (!subject || !choices) return closed;
-    const range = subject.kind === "mark" ? subject.place : subject.word;
-    const own = [range, ...choices.flatMap((choice) => choice.edits)];
-    if (edits.some((edit) => own.some((one) => meets(edit, one)))) return closed;
-    const from = mapPosition(range.from, edits, "after");
-    const by = from - range.from;
-    const to = range.to + by;
-    return {
-      subject:
-        subject.kind === "mark"
-          ? { kind: "mark", place: { ...subject.place, from, to } }
-          : { kind: "word", word: { ...subject.word, from, to } },
-      choices: choices.map((choice) => ({ ...choice, edits: moveEdits(choice.edits, by) })),
-      previewed,
-      shown,
-    };
   }
 
   /** Makes a decision of what was typed. */
@@ -1267,80 +1206,6 @@ export class DeskSession {
       ...(run ? { run } : {}),
     });
   }
-}
-
-/** Whether an edit changes a range or its edges. */
-function meets(edit: Edit, range: Range): boolean {
-  return edit.from <= range.to && edit.to >= range.from;
-}
-
-/** Where edits put something in, in the text after them; a point where they only took out. */
-function outcomeOf(edits: readonly Edit[]): Range[] {
-  let shift = 0;
-  return edits.map(({ from, to, insert }) => {
-    const start = from + shift;
-    shift += insert.length - (to - from);
-    return { from: start, to: start + insert.length };
-  });
-}
-
-function edgeNotice(open: number, edge: "start" | "end"): string {
-  if (open === 1) return "This is the only open mark of the pass.";
-  return edge === "end"
-    ? "This is the last open mark of the pass. ↓ once more goes round to the first."
-    : "This is the first open mark of the pass. ↑ once more goes round to the last.";
-}
-
-/** What a decision did, for the status line. */
-function saidOf(decision: Decision): string {
-  const { act, marks, edits, word } = decision;
-  const text = marks[0]?.text ?? "";
-  switch (act) {
-    case "correct": {
-      if (edits.length > 1 && marks.length !== 1) {
-        return `${edits.length} places corrected. U takes them back together.`;
-      }
-      const { mistake, correction } = changeAt(decision, 0);
-      if (correction === "") return `“${shorten(mistake)}” is out now.`;
-      return `“${shorten(mistake)}” is “${shorten(correction)}” now.`;
-    }
-    case "stet":
-      return marks.length > 1 ? `${marks.length} places stand.` : `“${shorten(text)}” stands.`;
-    case "query":
-      return `A question on “${shorten(text)}” is noted.`;
-    case "word":
-      return `“${word ?? ""}” is on the word list.`;
-    default:
-      return "";
-  }
-}
-
-/** What a decision was, for the sentence that it is taken back or made again. */
-function effectName({ act, marks, word, edits, inverse }: Decision): string {
-  const text = shorten(marks[0]?.text ?? "");
-  switch (act) {
-    case "correct":
-      return text ? `the correction of “${text}”` : "the replacements";
-    case "stet":
-      return `“${text}” let stand`;
-    case "query":
-      return `the question on “${text}”`;
-    case "word":
-      return `“${word ?? ""}” on the word list`;
-    case "setting":
-      return "the setting";
-    default: {
-      const put = shorten(edits[0]?.insert ?? "");
-      const out = shorten(inverse[0]?.insert ?? "");
-      return put ? `typing “${put}”` : `taking out “${out}”`;
-    }
-  }
-}
-
-const LONGEST_SAID = 40;
-
-function shorten(text: string): string {
-  return text.length > LONGEST_SAID ? `${text.slice(0, LONGEST_SAID)}…` : text;
 }
 
 function pause(milliseconds: number): Promise<void> {

@@ -1,5 +1,5 @@
 import { PASSES, type Pass } from "../../core/checks/check.ts";
-import { type HouseStyle, styleStamp } from "../../core/house/style.ts";
+import { EMPTY_STYLE, type HouseStyle, styleStamp } from "../../core/house/style.ts";
 import type { Decision } from "../../core/ledger/decision.ts";
 import type { Edit, Manuscript } from "../../core/manuscript/model.ts";
 import type { Counts } from "../../core/readings/counts.ts";
@@ -144,3 +144,40 @@ export function runOf(state: DeskState): ShelfRecord["run"] {
 export const NO_PASSES = Object.fromEntries(
   PASSES.map((pass) => [pass, { open: 0, total: 0 }]),
 ) as DeskState["passes"];
+
+/** The desk before its document is there. */
+export const OPENING: DeskState = {
+  phase: "opening",
+  problem: "",
+  progress: { done: 0, all: 1 },
+  record: null,
+  manuscript: null,
+  counts: null,
+  open: [],
+  total: 0,
+  openOfAll: [],
+  pass: "spelling",
+  passes: NO_PASSES,
+  withheld: new Map(),
+  readingOn: false,
+  unread: [],
+  subject: null,
+  choices: null,
+  previewed: -1,
+  shown: false,
+  deciding: false,
+  typing: false,
+  edge: null,
+  less: null,
+  decisions: [],
+  standing: new Set(),
+  kept: { state: "kept", at: null },
+  reading: false,
+  notice: "",
+  whileTyping: true,
+  stale: false,
+  style: EMPTY_STYLE,
+  replaceTyping: false,
+  speaking: false,
+  voiceless: "",
+};

@@ -1,4 +1,9 @@
-import { WORDNET_VERSION, type WordEntry, wordEntrySchema } from "../../core/language/word-net.ts";
+import {
+  askedWordSchema,
+  WORDNET_VERSION,
+  type WordEntry,
+  wordEntrySchema,
+} from "../../core/language/word-net.ts";
 
 /** Entries from the endpoint; what was fetched once is kept while the page is open. */
 
@@ -15,8 +20,9 @@ export function fetchEntry(word: string): Promise<WordEntry> {
 }
 
 async function request(word: string): Promise<WordEntry> {
+  // What is no word has no entry, and nobody need be asked for it.
+  if (!askedWordSchema.safeParse(word).success) return { word, senses: [] };
   const response = await fetch(`/api/words/${WORDNET_VERSION}/${encodeURIComponent(word)}`);
-  if (response.status === 400) return { word, senses: [] };
   if (!response.ok) throw new Error(`word entry: ${response.status}`);
   return wordEntrySchema.parse(await response.json());
 }
