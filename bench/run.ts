@@ -1,4 +1,5 @@
 import { benchBrowser } from "./browser.ts";
+import { benchChance } from "./chance.ts";
 import { benchCore } from "./core.ts";
 import { benchFalseAlarms } from "./false-alarms.ts";
 import { benchGrammar } from "./grammar.ts";
@@ -10,7 +11,7 @@ import { benchManuals } from "./manuals.ts";
 import { benchPipeline } from "./pipeline.ts";
 import { benchQuality } from "./quality.ts";
 
-/** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, grammar, paragraphs, hostile, browser, kills. */
+/** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, grammar, paragraphs, hostile, browser, kills, chance. */
 const parts: Record<string, () => unknown> = {
   core: benchCore,
   pipeline: benchPipeline,
@@ -25,6 +26,7 @@ const parts: Record<string, () => unknown> = {
   hostile: benchHostile,
   browser: benchBrowser,
   kills: benchKills,
+  chance: benchChance,
 };
 const wanted = process.argv.slice(2);
 for (const [name, run] of Object.entries(parts)) {

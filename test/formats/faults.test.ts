@@ -157,6 +157,37 @@ describe("rare and legal XML in a .docx", () => {
     assert.throws(() => readDocx(bytes, "a.docx"), /struck out as tracked changes/);
   });
 
+  test("comments of the file are read with their places", () => {
+    const bytes = docx(
+      '<w:p><w:r><w:t xml:space="preserve">The </w:t></w:r><w:commentRangeStart w:id="3"/><w:r><w:t>tide</w:t></w:r><w:commentRangeEnd w:id="3"/><w:r><w:commentReference w:id="3"/></w:r></w:p>',
+      {
+        comments:
+          '<w:comment w:id="3" w:author="R. Vale"><w:p><w:r><w:t>Which &amp; when?</w:t></w:r></w:p></w:comment><w:comment w:id="4" w:author="A"><w:p/></w:comment>',
+      },
+    );
+    assert.deepEqual(readDocx(bytes, "a.docx").comments, [
+      { author: "R. Vale", text: "Which & when?", at: 4 },
+      { author: "A", text: "", at: null },
+    ]);
+  });
+
+  test("a drop cap is one word with the paragraph it begins, and both can be changed", () => {
+    const frame = '<w:pPr><w:framePr w:dropCap="drop" w:lines="3"/></w:pPr>';
+    const bytes = docx(
+      `<w:p>${frame}<w:r><w:t>T</w:t></w:r></w:p>${paragraph("he tide recieved us.")}${paragraph("End.")}`,
+    );
+    const { text } = readDocx(bytes, "a.docx");
+    assert.equal(text, "The tide recieved us.\nEnd.");
+    const edits = [edit(text, "The", "One"), edit(text, "recieved", "received")];
+    const written = tracked(bytes, edits);
+    assert.deepEqual(written.refused, []);
+    assert.equal(readDocx(written.bytes, "a.docx").text, "One tide received us.\nEnd.");
+    const rejected = resolveChanges(written.bytes, STYLE.author, "reject");
+    assert.equal(readDocx(rejected, "a.docx").text, text);
+    const clean = writeDocx(bytes, edits, [], { as: "clean", ...STYLE });
+    assert.equal(readDocx(clean.bytes, "a.docx").text, "One tide received us.\nEnd.");
+  });
+
   test("a .docm is read as what it is", async () => {
     const read = await readDocument(docx(paragraph("The tide.")), "a.docm", () => "en-GB");
     assert.ok("manuscript" in read && read.manuscript.text === "The tide.");

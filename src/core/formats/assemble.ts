@@ -1,4 +1,12 @@
-import type { Block, BlockKind, Cell, Kind, Span, Story } from "../manuscript/model.ts";
+import type {
+  Block,
+  BlockKind,
+  Cell,
+  FileComment,
+  Kind,
+  Span,
+  Story,
+} from "../manuscript/model.ts";
 import { MOST_BLOCKS, MOST_CHARACTERS, tooMuch } from "./problem.ts";
 
 /** A block as a format's reader finds it; spans are offsets in its text. */
@@ -25,6 +33,7 @@ export interface ReadFile extends Assembled {
   kind: Kind;
   /** Things in the file its reader should know, as sentences. */
   warnings: string[];
+  comments?: FileComment[];
 }
 
 const REFERENCE_HEADING = /^(?:[\d.]+\s+)?(?:references|bibliography|works cited|sources cited)$/i;

@@ -35,8 +35,14 @@ export async function readDocument(
   try {
     const format = formatOf(bytes, name);
     const read = READERS[format](bytes, name);
-    const { text, blocks, spans, title, kind, warnings } = read;
-    const origin = { format, name, hash: await hashOf(bytes), warnings };
+    const { text, blocks, spans, title, kind, warnings, comments } = read;
+    const origin = {
+      format,
+      name,
+      hash: await hashOf(bytes),
+      warnings,
+      ...(comments && comments.length > 0 ? { comments } : {}),
+    };
     return {
       manuscript: { title, kind, variety: guessVariety(text), text, blocks, spans, origin },
     };

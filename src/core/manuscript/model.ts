@@ -90,6 +90,14 @@ export interface Span {
   label?: string;
 }
 
+/** A comment that came with the file; it is shown, and kept as it is. */
+export interface FileComment {
+  author: string;
+  text: string;
+  /** The place it is about, in the original text; null where that is not in the text. */
+  at: number | null;
+}
+
 /** Where the manuscript came from. The original bytes are kept beside it, unchanged. */
 export interface Origin {
   format: Format;
@@ -99,6 +107,7 @@ export interface Origin {
   hash: string;
   /** Things in the file its reader should know, as sentences: signatures, protection, macros. */
   warnings: string[];
+  comments?: FileComment[];
 }
 
 export interface Manuscript {

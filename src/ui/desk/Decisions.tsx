@@ -7,11 +7,15 @@ import type { DeskState } from "./state.ts";
 /** Every decision on this document, newest first; each can be taken back. */
 export function Decisions({ state, session }: { state: DeskState; session: DeskSession }) {
   const listed = state.decisions.filter(({ act }) => act !== "undo");
+  const comments = <FileComments state={state} session={session} />;
   if (listed.length === 0) {
     return (
-      <p className="text-soft">
-        Nothing has been decided yet. Every decision is written down here.
-      </p>
+      <>
+        <p className="text-soft">
+          Nothing has been decided yet. Every decision is written down here.
+        </p>
+        {comments}
+      </>
     );
   }
   return (
@@ -45,7 +49,38 @@ export function Decisions({ state, session }: { state: DeskState; session: DeskS
           );
         })}
       </ol>
+      {comments}
     </>
+  );
+}
+
+/** The comments that came with the file: shown, and kept as they are. */
+function FileComments({ state, session }: { state: DeskState; session: DeskSession }) {
+  const comments = state.manuscript?.origin.comments ?? [];
+  if (comments.length === 0) return null;
+  return (
+    <section aria-label="Comments in the file" className="pt-5">
+      <h2 className="pb-1.5 text-xs font-semibold text-soft">
+        {count(comments.length, "comment")} in the file, kept as they are
+      </h2>
+      <ul className="-mx-4">
+        {comments.map(({ author, text, at }, index) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: they keep their order
+          <li key={index} className="border-t border-hair px-4 py-2">
+            <p className="font-book leading-snug break-words whitespace-pre-line">{text}</p>
+            <p className="text-xs text-soft">
+              {author}
+              {at === null ? ", not in the text" : ", "}
+              {at === null ? null : (
+                <button type="button" className="button-text" onClick={() => session.showPlace(at)}>
+                  show
+                </button>
+              )}
+            </p>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

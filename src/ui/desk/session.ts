@@ -285,6 +285,15 @@ export class DeskSession {
     this.galley?.preview(choice?.edits ?? []);
   }
 
+  /** Brings a place of the original text into view, where it is now. */
+  showPlace(at: number): void {
+    const now = mapPosition(at, this.copy.editsSoFar(), "before");
+    this.focus(null);
+    this.lastPlace = now;
+    const word = /^\S+/.exec(this.copy.text.slice(now, now + 60))?.[0].length ?? 1;
+    this.galley?.showOutcome([{ from: now, to: Math.min(now + word, this.copy.text.length) }]);
+  }
+
   /** Closes the slip. */
   dismiss(): void {
     if (this.state.less) this.publish({ less: null });

@@ -1,5 +1,6 @@
-import { escapeAttribute, escapeText } from "../xml/entities.ts";
-import { scanXml } from "../xml/scan.ts";
+import type { FileComment } from "../../manuscript/model.ts";
+import { decodeWithOffsets, escapeAttribute, escapeText } from "../xml/entities.ts";
+import { attribute, scanXml } from "../xml/scan.ts";
 import { partText, relationships } from "../zip/parts.ts";
 import type { DocxPackage } from "./package.ts";
 import { addOperation, blockAt, type Plan } from "./plan.ts";
@@ -189,6 +190,41 @@ function withinRoot(source: string, children: string): string {
   if (!end.empty) return source.slice(0, end.from) + prefixed + source.slice(end.from);
   const open = source.slice(opening.from, opening.to).replace(/\s*\/>$/, ">");
   return `${source.slice(0, opening.from)}${open}${prefixed}</${end.tag}>${source.slice(opening.to)}`;
+}
+
+/** The file's own comments, with the places of the text they are about. */
+export function readComments(docx: DocxPackage): FileComment[] {
+  const source = commentsSource(docx);
+  if (source === "") return [];
+  const places = new Map<string, number>();
+  for (const block of docx.blocks) {
+    for (const { id, at } of block.comments) places.set(id, block.at + at);
+  }
+  const comments: FileComment[] = [];
+  let open: { id: string; author: string; paragraphs: string[] } | null = null;
+  let textFrom = -1;
+  scanXml(source, {
+    open(name, _tag, from, to, selfClosing) {
+      if (name === "w:comment") {
+        const id = attribute(source, from, to, "id") ?? "";
+        open = { id, author: attribute(source, from, to, "author") ?? "", paragraphs: [] };
+      } else if (name === "w:p" && open) open.paragraphs.push("");
+      else if (name === "w:t" && !selfClosing) textFrom = to;
+    },
+    close(name, _tag, from) {
+      if (name === "w:t" && textFrom >= 0 && open) {
+        const { text } = decodeWithOffsets(source, textFrom, from);
+        const last = Math.max(0, open.paragraphs.length - 1);
+        open.paragraphs[last] = (open.paragraphs[last] ?? "") + text;
+        textFrom = -1;
+      } else if (name === "w:comment" && open) {
+        const { id, author, paragraphs } = open;
+        comments.push({ author, text: paragraphs.join("\n").trim(), at: places.get(id) ?? null });
+        open = null;
+      }
+    },
+  });
+  return comments;
 }
 
 /** The part that holds the file's own comments; "" where there is none. */

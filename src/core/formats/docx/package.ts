@@ -22,7 +22,8 @@ export function openPackage(bytes: Uint8Array): DocxPackage {
     readPart(name, partText(archive, name), story, index, () => ordinal++),
   );
   for (const part of parts) pairShadows(part);
-  return { archive, parts, blocks: parts.flatMap((part) => part.blocks.filter((b) => !b.shadow)) };
+  const blocks = parts.flatMap((part) => part.blocks.filter((block) => !block.shadow));
+  return { archive, parts, blocks: withDropCaps(blocks) };
 }
 
 const STORIES = new Map<string, Story>([
@@ -53,6 +54,45 @@ function missingMain(): FormatProblem {
     "wrong-type",
     "This is a zip file, but no Word-processing document is in it. If it is a folder of files, unpack it and open the document itself.",
   );
+}
+
+/** Letters of an initial: more are a paragraph of its own. */
+const LONGEST_INITIAL = 3;
+
+/**
+ * Joins a drop cap, which is a paragraph of its own, to the paragraph whose word it begins: the runs
+ * stay where they are in the source, the text is one.
+ */
+function withDropCaps(blocks: readonly SourceBlock[]): SourceBlock[] {
+  const joined: SourceBlock[] = [];
+  let initial: SourceBlock | null = null;
+  for (const block of blocks) {
+    const short = block.text.length > 0 && block.text.length <= LONGEST_INITIAL;
+    if (block.dropCap && short && !initial) {
+      initial = block;
+      continue;
+    }
+    if (initial && initial.story === block.story && initial.box === block.box && !block.cell) {
+      prepend(block, initial);
+    } else if (initial) joined.push(initial);
+    initial = null;
+    joined.push(block);
+  }
+  if (initial) joined.push(initial);
+  return joined;
+}
+
+function prepend(block: SourceBlock, initial: SourceBlock): void {
+  const by = initial.text.length;
+  for (const one of [...block.segments, ...block.spans]) {
+    one.from += by;
+    one.to += by;
+  }
+  for (const comment of block.comments) comment.at += by;
+  block.text = initial.text + block.text;
+  block.segments = [...initial.segments, ...block.segments];
+  block.spans = [...initial.spans, ...block.spans];
+  block.comments = [...initial.comments, ...block.comments];
 }
 
 /** Ties each text box in a Fallback to the same box in the Choice before it, when both say the same. */

@@ -199,6 +199,11 @@ class PartReader implements XmlHandler {
       case "w:footnote":
       case "w:endnote":
         return this.enterNote(from, to);
+      case "w:commentRangeStart":
+        return this.enterComment(from, to);
+      case "w:commentReference":
+        this.enterComment(from, to);
+        return this.inRun() ? this.enterMark(from, to) : this.skip();
       case "w:footnoteReference":
       case "w:endnoteReference":
         return this.inRun() ? this.enterNoteReference(name, from, to) : this.skip();
@@ -244,6 +249,8 @@ class PartReader implements XmlHandler {
       note: this.note,
       locked: this.controlLock(),
       box: this.box,
+      comments: [],
+      dropCap: false,
       shadow: this.shadows > 0,
       shadowOf: null,
     };
@@ -272,6 +279,7 @@ class PartReader implements XmlHandler {
       if (list !== null) block.list = { id: list, level: Number(propertyValue(raw, "ilvl") ?? 0) };
       const outline = propertyValue(raw, "outlineLvl");
       if (outline !== null) block.outline = Number(outline);
+      block.dropCap = /<(?:\w+:)?framePr\s[^>]*dropCap\s*=\s*["'](?:drop|margin)["']/.test(raw);
     });
   }
 
@@ -396,6 +404,16 @@ class PartReader implements XmlHandler {
       open.block.spans.push({ kind: "note-anchor", from: open.length, to: open.length, label });
     }
     return this.enterMark(from, to);
+  }
+
+  /** A comment's beginning, or its reference where it has no range. */
+  private enterComment(from: number, to: number): null {
+    const open = this.current;
+    const id = attribute(this.source, from, to, "id");
+    if (open && id !== undefined && !open.block.comments.some((one) => one.id === id)) {
+      open.block.comments.push({ id, at: open.length });
+    }
+    return null;
   }
 
   private enterFieldCharacter(from: number, to: number): Leave | null {

@@ -4,6 +4,7 @@ import { guessKind } from "../guess-kind.ts";
 import { FormatProblem } from "../problem.ts";
 import { attribute } from "../xml/scan.ts";
 import { partText, relatedPart, relationships } from "../zip/parts.ts";
+import { readComments } from "./comments.ts";
 import { ListCounter, type Numbering, readNumbering, roman } from "./numbering.ts";
 import { type DocxPackage, openPackage } from "./package.ts";
 import type { SourceBlock } from "./source.ts";
@@ -30,6 +31,7 @@ export function readDocx(bytes: Uint8Array, fileName: string): ReadFile {
     title: storedTitle(docx) ?? titleOf(assembled, fileName),
     kind: guessKind(assembled),
     warnings: warningsOf(docx),
+    comments: readComments(docx),
   };
 }
 

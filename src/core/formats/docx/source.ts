@@ -43,6 +43,10 @@ export interface SourceBlock {
   locked: string | null;
   /** Which text box it stands in, 0 for none. */
   box: number;
+  /** Places in `text` at which the file's own comments begin, with their ids. */
+  comments: { id: string; at: number }[];
+  /** A large initial, set apart from the word it begins. */
+  dropCap: boolean;
   /** In an mc:Fallback: a second rendering of a text box, kept equal to the first. */
   shadow: boolean;
   shadowOf: SourceBlock | null;
