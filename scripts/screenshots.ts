@@ -2,7 +2,7 @@ import { spawn } from "node:child_process";
 import { mkdirSync } from "node:fs";
 import path from "node:path";
 import type { Page } from "playwright-core";
-import { closeBrowser, openBrowser } from "../test/support/browser.ts";
+import { closeBrowser, openBrowser, untilSettled } from "../test/support/browser.ts";
 
 /** Takes the pictures in docs/screenshots of the built application with its demo documents. */
 const root = path.resolve(import.meta.dirname, "..");
@@ -22,6 +22,7 @@ const settle = (page: Page) => page.waitForTimeout(500);
 
 async function press(page: Page, ...keys: string[]): Promise<void> {
   for (const key of keys) {
+    await untilSettled(page);
     await page.keyboard.press(key);
     await page.waitForTimeout(350);
   }
@@ -35,7 +36,7 @@ try {
   await page.getByRole("link", { name: "Letter instrument maker" }).first().click();
   await settle(page);
   await settle(page);
-  await press(page, "Enter", "Enter", "Enter", "s");
+  await press(page, "Enter", "Enter", "s");
   await settle(page);
   await shoot(page, "walk-end");
   await page.getByRole("link", { name: "Shelf", exact: true }).click();
@@ -102,6 +103,9 @@ try {
   await page.getByRole("table").waitFor();
   await settle(page);
   await shoot(page, "ledger");
+  await page.goto(`http://127.0.0.1:${port}/house?part=backup`);
+  await settle(page);
+  await shoot(page, "backup");
   await page.goto(`http://127.0.0.1:${port}/house`);
   for (const word of ["stilling-well", "siltation", "shoalest", "berthing-master", "campaign"]) {
     await page.getByLabel("Word to add").fill(word);

@@ -41,5 +41,14 @@ export async function holdDocument(id: string): Promise<Hold> {
       return released;
     });
   });
-  return { first, granted, release };
+  // A page that is reloaded lets go a moment after its successor asks.
+  const soon = await Promise.race([granted.then(() => true), pause(RELOAD_MS).then(() => false)]);
+  return { first: soon, granted, release };
+}
+
+/** Milliseconds within which a page that was reloaded or left has let go. */
+const RELOAD_MS = 700;
+
+function pause(milliseconds: number): Promise<void> {
+  return new Promise((resolve) => setTimeout(resolve, milliseconds));
 }
