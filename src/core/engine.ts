@@ -16,6 +16,7 @@ import { appetiteFor } from "./checks/kinds.ts";
 import { LEAVE_BITS, type Leave, leftAlone } from "./checks/leave.ts";
 import { matchesOf } from "./checks/patterns/all-patterns.ts";
 import type { Match } from "./checks/patterns/matcher.ts";
+import { clipped, type Examined, joined } from "./examined.ts";
 import { type AnalysedBlock, analyse, type Language } from "./language/analysis.ts";
 import type { SoundRule, Vocabulary } from "./language/corrections.ts";
 import { respell } from "./language/respell.ts";
@@ -70,17 +71,6 @@ export interface CheckSettings {
 
 /** Marks of the blocks whose marks changed, by block number. */
 export type MarkUpdate = Map<number, Mark[]>;
-
-/** What examining a block gives. */
-interface Examined {
-  /** The analysis, kept until every pass has read it. */
-  analysed: AnalysedBlock | null;
-  /** The facts of each check in the order of CHECKS; absent where its pass has not run. */
-  facts: (readonly Fact[] | undefined)[];
-  /** The passes that have read it. */
-  read: Pass[];
-  counts: Counts;
-}
 
 /** The checks of each pass with their order in CHECKS. */
 const CHECKS_OF = Object.fromEntries(
@@ -431,42 +421,6 @@ export class Engine {
     const oldest = [...this.cache.keys()].slice(0, excess);
     for (const key of oldest) this.cache.delete(key);
   }
-}
-
-/** The spans of a window, cut to it. */
-function clipped(spans: readonly Span[], from: number, to: number): Span[] {
-  return spans
-    .filter((span) => span.from < to && span.to > from)
-    .map((span) => ({
-      ...span,
-      from: Math.max(span.from, from) - from,
-      to: Math.min(span.to, to) - from,
-    }));
-}
-
-/** What the windows of one block give, as the block's own; it is one paragraph, however many it has. */
-function joined(parts: readonly Examined[], windows: readonly Range[]): Examined {
-  const facts: Examined["facts"] = CHECKS.map((_, order) =>
-    parts.flatMap((part, index) => {
-      const by = windows[index]?.from ?? 0;
-      return (part.facts[order] ?? NO_FACTS).map((fact) => moveFact(fact, by));
-    }),
-  );
-  const counts = addCounts(parts.map((part) => part.counts));
-  return {
-    analysed: null,
-    facts,
-    read: [...(parts[0]?.read ?? [])],
-    counts: { ...counts, paragraphs: Math.min(1, counts.paragraphs) },
-  };
-}
-
-function moveFact(fact: Fact & Partial<MarkFact>, by: number): Fact {
-  const moved = { ...fact, from: fact.from + by, to: fact.to + by };
-  if (!fact.choices) return moved;
-  const choices = fact.choices.map((choice) => ({ ...choice, edits: moveEdits(choice.edits, by) }));
-  const movedMark: MarkFact = { ...moved, reason: fact.reason ?? "", choices };
-  return movedMark;
 }
 
 /** How many marks of a check a page still has room for. */

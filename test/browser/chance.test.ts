@@ -254,7 +254,9 @@ describe("chance", () => {
           const scope = globalThis as unknown as { allow: () => void };
           scope.allow();
         });
-        await page.getByRole("button", { name: "Try again" }).click();
+        // It is tried again by itself as well, and the button may be gone by then.
+        const again = page.getByRole("button", { name: "Try again" });
+        await again.click({ timeout: 1500 }).catch(() => undefined);
         await page.waitForTimeout(600);
       }
       if (fault.closes) await opened.context.close().catch(() => undefined);

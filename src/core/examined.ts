@@ -1,0 +1,57 @@
+import type { Fact, MarkFact, Pass } from "./checks/check.ts";
+import { CHECKS } from "./checks/index.ts";
+import type { AnalysedBlock } from "./language/analysis.ts";
+import { moveEdits } from "./manuscript/edits.ts";
+import type { Range, Span } from "./manuscript/model.ts";
+import { addCounts, type Counts } from "./readings/counts.ts";
+
+/** What examining gives, of a block or of the windows of a long one. */
+
+/** What examining a block gives. */
+export interface Examined {
+  /** The analysis, kept until every pass has read it. */
+  analysed: AnalysedBlock | null;
+  /** The facts of each check in the order of CHECKS; absent where its pass has not run. */
+  facts: (readonly Fact[] | undefined)[];
+  /** The passes that have read it. */
+  read: Pass[];
+  counts: Counts;
+}
+
+const NO_FACTS: readonly Fact[] = [];
+
+/** The spans of a window, cut to it. */
+export function clipped(spans: readonly Span[], from: number, to: number): Span[] {
+  return spans
+    .filter((span) => span.from < to && span.to > from)
+    .map((span) => ({
+      ...span,
+      from: Math.max(span.from, from) - from,
+      to: Math.min(span.to, to) - from,
+    }));
+}
+
+/** What the windows of one block give, as the block's own; it is one paragraph, however many it has. */
+export function joined(parts: readonly Examined[], windows: readonly Range[]): Examined {
+  const facts: Examined["facts"] = CHECKS.map((_, order) =>
+    parts.flatMap((part, index) => {
+      const by = windows[index]?.from ?? 0;
+      return (part.facts[order] ?? NO_FACTS).map((fact) => moveFact(fact, by));
+    }),
+  );
+  const counts = addCounts(parts.map((part) => part.counts));
+  return {
+    analysed: null,
+    facts,
+    read: [...(parts[0]?.read ?? [])],
+    counts: { ...counts, paragraphs: Math.min(1, counts.paragraphs) },
+  };
+}
+
+function moveFact(fact: Fact & Partial<MarkFact>, by: number): Fact {
+  const moved = { ...fact, from: fact.from + by, to: fact.to + by };
+  if (!fact.choices) return moved;
+  const choices = fact.choices.map((choice) => ({ ...choice, edits: moveEdits(choice.edits, by) }));
+  const movedMark: MarkFact = { ...moved, reason: fact.reason ?? "", choices };
+  return movedMark;
+}
