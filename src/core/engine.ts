@@ -30,7 +30,6 @@ import type {
   Edit,
   Kind,
   Manuscript,
-  Range,
   Span,
   Variety,
 } from "./manuscript/model.ts";

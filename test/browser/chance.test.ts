@@ -283,7 +283,7 @@ describe("chance", () => {
       if (possible.size > 0) {
         assert.ok(
           kept.some((text) => possible.has(text)),
-          `round ${round}, ${fault.name}: lost\n${found}\nnone of\n${[...possible].join("\n--\n")}`,
+          `round ${round}, ${fault.name}: lost\n${found}\n${JSON.stringify(decisions.slice(-6).map(({ seq, act: what, edits, undoes, at }) => ({ seq, what, edits, undoes, at })))}\nstruck ${new Date(struck).toISOString()}\nnone of\n${[...possible].join("\n--\n")}`,
         );
       }
     }

@@ -56,8 +56,8 @@ function missingMain(): FormatProblem {
   );
 }
 
-/** Letters of an initial: more are a paragraph of its own. */
-const LONGEST_INITIAL = 3;
+/** Letters of an initial, with what may be put beside it: more are a paragraph of its own. */
+const LONGEST_INITIAL = 8;
 
 /**
  * Joins a drop cap, which is a paragraph of its own, to the paragraph whose word it begins: the runs
@@ -67,7 +67,7 @@ function withDropCaps(blocks: readonly SourceBlock[]): SourceBlock[] {
   const joined: SourceBlock[] = [];
   let initial: SourceBlock | null = null;
   for (const block of blocks) {
-    const short = block.text.length > 0 && block.text.length <= LONGEST_INITIAL;
+    const short = block.text.length <= LONGEST_INITIAL && /\S$/.test(block.text);
     if (block.dropCap && short && !initial) {
       initial = block;
       continue;

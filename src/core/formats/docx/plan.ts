@@ -130,9 +130,10 @@ function takesInsert({ run }: Segment): boolean {
   return !run.locked && !run.equation;
 }
 
-/** At the end of a link, and after a raised note number, text belongs to what follows. */
+/** At the end of a link, after a raised note number and after a drop cap, text belongs to what follows. */
 function yieldsTo(left: Segment, right: Segment | undefined): boolean {
   if (left.run.link && !right?.run.link) return true;
+  if (right && takesInsert(right) && left.run.block !== right.run.block) return true;
   return (
     left.run.superscript && right !== undefined && takesInsert(right) && !right.run.superscript
   );
