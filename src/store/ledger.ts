@@ -1,4 +1,3 @@
-import { z } from "zod";
 import { type Decision, decisionSchema } from "../core/ledger/decision.ts";
 import { ledgerDatabase } from "./databases.ts";
 import { keep } from "./failure.ts";
@@ -51,45 +50,4 @@ export async function readDecisions(document: string): Promise<Decision[]> {
   found.sort((a, b) => a.seq - b.seq);
   const end = found.findIndex((decision, index) => decision.seq !== index + 1);
   return end < 0 ? found : found.slice(0, end);
-}
-
-/**
- * What was typed and is no decision yet, written as it comes: edits on the text that the decision
- * with number `after`, taken `at`, led to; 0 and "" for the original. It counts only while that very
- * decision is the last: another may have taken its number since.
- */
-const typedSchema = z.object({
-  after: z.number().int().nonnegative(),
-  at: z.string(),
-  typed: z.array(
-    z.object({
-      from: z.number().int().nonnegative(),
-      to: z.number().int().nonnegative(),
-      insert: z.string(),
-    }),
-  ),
-});
-export type Typed = z.infer<typeof typedSchema>;
-
-const TYPED_KEY = "typed ";
-
-/** Writes what was typed after a decision, in the place of what was written there. Throws NotKept. */
-export async function writeTyped(document: string, typed: Typed): Promise<void> {
-  await keep(() => ledgerDatabase(document).setItem(TYPED_KEY + keyOf(typed.after), typed));
-}
-
-/** What was typed after the last of these decisions; null for nothing. */
-export async function readTyped(
-  document: string,
-  decisions: readonly Decision[],
-): Promise<Typed | null> {
-  const key = TYPED_KEY + keyOf(decisions.length);
-  const parsed = typedSchema.safeParse(await ledgerDatabase(document).getItem(key));
-  const counts = parsed.success && parsed.data.at === (decisions.at(-1)?.at ?? "");
-  return counts && parsed.data.typed.length > 0 ? parsed.data : null;
-}
-
-/** Forgets what was typed before the decision after `after`, which holds it now. */
-export async function forgetTyped(document: string, after: number): Promise<void> {
-  await ledgerDatabase(document).removeItem(TYPED_KEY + keyOf(after));
 }

@@ -5,6 +5,7 @@ import { FORMATS, KINDS, VARIETIES } from "../core/manuscript/model.ts";
 import { dropLedgerDatabase, originalsDatabase, shelfDatabase } from "./databases.ts";
 import { keep } from "./failure.ts";
 import { forgetDocument } from "./house.ts";
+import { forgetAllTyped } from "./typing.ts";
 
 /** What the shelf shows of a document. */
 export const shelfRecordSchema = z.object({
@@ -95,5 +96,6 @@ export async function deleteDocument(id: string): Promise<void> {
   await shelfDatabase.removeItem(id);
   await originalsDatabase.removeItem(id);
   await dropLedgerDatabase(id);
+  await forgetAllTyped(id);
   await forgetDocument(id);
 }

@@ -12,7 +12,7 @@ import { SettledPlaces } from "../../core/ledger/settled.ts";
 import { applyEdits, invertEdits, mapPosition } from "../../core/manuscript/edits.ts";
 import { copyLayout, shiftBlocks, shiftSpans, whyRefused } from "../../core/manuscript/layout.ts";
 import type { Block, Edit, Manuscript, Span } from "../../core/manuscript/model.ts";
-import type { Typed } from "../../store/ledger.ts";
+import type { Typed } from "../../store/typing.ts";
 import { MarksBoard, type PlacedMark, placesOf } from "./marks-board.ts";
 
 /** A question to the author, at its place in the original text. */

@@ -1,7 +1,8 @@
 import type { Decision, Draft } from "../../core/ledger/decision.ts";
 import type { Edit } from "../../core/manuscript/model.ts";
 import { NotKept } from "../../store/failure.ts";
-import { StorageCleared, type Typed } from "../../store/ledger.ts";
+import { StorageCleared } from "../../store/ledger.ts";
+import type { Typed } from "../../store/typing.ts";
 import type { DeskDocument } from "./desk-document.ts";
 import type { Kept } from "./state.ts";
 
@@ -37,8 +38,6 @@ const RETRY_MS = 4000;
  */
 export class Keeper {
   private queue: Promise<unknown> = Promise.resolve();
-  private noting: Promise<unknown> | null = null;
-  private noteAgain = false;
   private retry: ReturnType<typeof setTimeout> | undefined;
 
   constructor(
@@ -65,23 +64,12 @@ export class Keeper {
   }
 
   /**
-   * Writes down what has been typed since the last decision, at once; while one note is being
-   * written the next waits and then takes all that was typed meanwhile. Never rejects.
+   * Writes down what has been typed since the last decision, at once and without waiting for earlier
+   * notes: the store takes them in order. Never rejects.
    */
   noteTyping(copy: DeskDocument): Promise<unknown> {
-    this.noteAgain = true;
-    this.noting ??= this.guard(async () => {
-      try {
-        while (this.noteAgain) {
-          this.noteAgain = false;
-          for (const typed of copy.typedNotes()) await this.store.writeTyped(typed);
-        }
-      } finally {
-        // In the same breath as the last look at `noteAgain`: nobody can ask in between.
-        this.noting = null;
-      }
-    });
-    return this.noting;
+    const notes = copy.typedNotes();
+    return this.guard(() => Promise.all(notes.map((note) => this.store.writeTyped(note))));
   }
 
   /** Makes a decision of what was typed; returns whether anything had been. Throws NotKept. */

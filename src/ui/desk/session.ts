@@ -14,14 +14,7 @@ import type { Block, Edit, Kind, Manuscript, Range, Variety } from "../../core/m
 import { checkSettings } from "../../store/check-settings.ts";
 import { type Hold, holdDocument } from "../../store/hold.ts";
 import { changeStyle, readSettings, readStyle, updateSettings } from "../../store/house.ts";
-import {
-  forgetTyped,
-  readDecisions,
-  readTyped,
-  writeDecision,
-  writeDecisions,
-  writeTyped,
-} from "../../store/ledger.ts";
+import { readDecisions, writeDecision, writeDecisions } from "../../store/ledger.ts";
 import {
   readOriginal,
   readRecord,
@@ -29,6 +22,7 @@ import {
   shelve,
   updateRecord,
 } from "../../store/shelf.ts";
+import { forgetTyped, readTyped, writeTyped } from "../../store/typing.ts";
 import { connectProofreader, type ProofreaderLink } from "../../worker/connect.ts";
 import type { AboutWord, Update } from "../../worker/proofreader.ts";
 import { Checking } from "./checking.ts";
