@@ -1,9 +1,9 @@
 // The server: Astro's handler, with compressed static files and a policy on worker scripts, neither
 // of which its standalone mode gives.
 import { createReadStream, existsSync } from "node:fs";
-import { pipeline } from "node:stream";
 import { createServer } from "node:http";
 import path from "node:path";
+import { pipeline } from "node:stream";
 
 process.env.ASTRO_NODE_AUTOSTART = "disabled";
 const root = import.meta.dirname;
