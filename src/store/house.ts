@@ -4,7 +4,6 @@ import {
   type HouseStyle,
   houseStyleSchema,
   listedWordSchema,
-  PERSONAL,
 } from "../core/house/style.ts";
 import { houseDatabase } from "./databases.ts";
 import { keep } from "./failure.ts";
@@ -76,29 +75,6 @@ function oneAtATime<T>(change: () => Promise<T>): Promise<T> {
   const result = latest.then(locked, locked);
   latest = result.catch(() => undefined);
   return result;
-}
-
-/** Puts a word on the personal list, once. Throws NotKept. */
-export function addWord(word: string, document: string): Promise<HouseStyle> {
-  return changeStyle((style) =>
-    style.words.some((one) => one.word === word)
-      ? style
-      : {
-          ...style,
-          words: [
-            ...style.words,
-            { word, list: PERSONAL, document, addedAt: new Date().toISOString() },
-          ],
-        },
-  );
-}
-
-/** Takes a word off every list. Throws NotKept. */
-export function removeWord(word: string): Promise<HouseStyle> {
-  return changeStyle((style) => ({
-    ...style,
-    words: style.words.filter((one) => one.word !== word),
-  }));
 }
 
 /** Takes a document's name out of the word lists; the words stay. Throws NotKept. */

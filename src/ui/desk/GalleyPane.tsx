@@ -119,7 +119,6 @@ function faceOf(galley: Galley, session: DeskSession): GalleyFace {
     preview: (edits) => galley.preview(edits),
     hide: () => galley.hide(),
     showOutcome: (ranges) => galley.showOutcome(ranges),
-    blur: () => galley.blur(),
     showSpoken: (spoken) => galley.showSpoken(spoken),
   };
 }

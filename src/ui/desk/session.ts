@@ -58,8 +58,6 @@ export interface GalleyFace {
   hide(): void;
   /** Shows what has just come about at a place, in view. */
   showOutcome(ranges: readonly Range[]): void;
-  /** Takes the caret out of the text, so that keys belong to the walk. */
-  blur(): void;
   /** Shows which word is being read aloud; null for none. */
   showSpoken(spoken: Range | null): void;
 }

@@ -139,11 +139,6 @@ export class Galley {
     this.view.destroy();
   }
 
-  /** Whether the caret is in the text, so that keys type. */
-  get typing(): boolean {
-    return this.view.hasFocus;
-  }
-
   /** Lets the text be changed by typing, or not. */
   setEditable(editable: boolean): void {
     // A reconfiguration costs as much as a first drawing, so it is made only when it changes something.
@@ -225,7 +220,7 @@ export class Galley {
   }
 
   /** Takes the caret out of the text. */
-  blur(): void {
+  private blur(): void {
     this.view.contentDOM.blur();
   }
 
@@ -262,7 +257,7 @@ export class Galley {
   }
 
   private leave(): boolean {
-    this.view.contentDOM.blur();
+    this.blur();
     this.events.left();
     return true;
   }
@@ -336,7 +331,7 @@ export class Galley {
     });
     if (id === null) return false;
     event.preventDefault();
-    this.view.contentDOM.blur();
+    this.blur();
     this.events.picked(id);
     return true;
   }
