@@ -767,10 +767,10 @@ export class DeskSession {
 
   /** Opens the first mark after the place the reader left, unless they have gone elsewhere since. */
   private openFirst(): void {
-    const { open, subject, typing } = this.state;
+    const { open, subject, typing, notice } = this.state;
     if (!this.opensFirst || subject || typing || this.busy) return;
     const start = open.find(({ to }) => to > this.lastPlace) ?? open[0];
-    if (start) this.focus({ kind: "mark", place: start });
+    if (start) this.focus({ kind: "mark", place: start }, notice);
   }
 
   /** The slip follows its mark: to where it stands now, on to the next when it is made no more. */
