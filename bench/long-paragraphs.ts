@@ -1,6 +1,6 @@
 import { brownTexts } from "../scripts/corpus/brown.ts";
 import { loadLanguage } from "../src/command/checking.ts";
-import { Engine } from "../src/core/engine.ts";
+import { Engine } from "../src/core/engine/engine.ts";
 import type { Language } from "../src/core/language/analysis.ts";
 import { LINE_SEPARATOR } from "../src/core/manuscript/model.ts";
 

@@ -7,7 +7,7 @@ import retextStringify from "retext-stringify";
 import { unified } from "unified";
 import { brownTexts } from "../scripts/corpus/brown.ts";
 import { loadLanguage } from "../src/command/checking.ts";
-import { Engine } from "../src/core/engine.ts";
+import { Engine } from "../src/core/engine/engine.ts";
 import { linesManuscript } from "../src/core/manuscript/lines.ts";
 import { median, report, time } from "./timing.ts";
 

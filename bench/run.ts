@@ -10,6 +10,7 @@ import { benchLongParagraphs } from "./long-paragraphs.ts";
 import { benchManuals } from "./manuals.ts";
 import { benchPipeline } from "./pipeline.ts";
 import { benchQuality } from "./quality.ts";
+import { benchSameMarks } from "./same-marks.ts";
 
 /** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, grammar, paragraphs, hostile, browser, kills, chance. */
 const parts: Record<string, () => unknown> = {
@@ -24,6 +25,7 @@ const parts: Record<string, () => unknown> = {
   grammar: benchGrammar,
   paragraphs: benchLongParagraphs,
   hostile: benchHostile,
+  same: benchSameMarks,
   browser: benchBrowser,
   kills: benchKills,
   chance: benchChance,

@@ -11,7 +11,7 @@ const LAYERS = [
   "core/readings|core/ledger|core/house",
   "core/language|core/formats",
   "core/checks",
-  "core/engine.ts|core/examined.ts|core/backup",
+  "core/engine|core/backup",
   "worker|store|command|server",
   "ui",
   "layouts|pages",

@@ -2,7 +2,8 @@ import { existsSync, readFileSync } from "node:fs";
 import path from "node:path";
 import type { Choice, Pass } from "../core/checks/check.ts";
 import { matcherFor } from "../core/checks/patterns/all-patterns.ts";
-import { type CheckSettings, Engine, type Mark } from "../core/engine.ts";
+import { Engine } from "../core/engine/engine.ts";
+import type { CheckSettings, Mark } from "../core/engine/mark.ts";
 import { assembleLanguage, type Language } from "../core/language/analysis.ts";
 import { ChoiceModels } from "../core/language/choice-models.ts";
 import { IrregularForms } from "../core/language/lemmas.ts";
@@ -85,7 +86,7 @@ function printed(engine: Engine, mark: Mark): PrintedMark {
     from: mark.from + from,
     to: mark.to + from,
     text: mark.text,
-    reason: mark.reason,
+    reason: [mark.reason, engine.allGroups().get(mark.group)?.note ?? ""].join(" ").trim(),
     choices: engine.choices(mark).map((one) => ({ ...one, edits: moveEdits(one.edits, from) })),
   };
 }

@@ -1,4 +1,4 @@
-import type { CheckSettings } from "../core/engine.ts";
+import type { CheckSettings } from "../core/engine/mark.ts";
 import { appetitesFor, type HouseStyle, wordsFor } from "../core/house/style.ts";
 import type { ShelfRecord } from "./shelf.ts";
 

@@ -1,6 +1,7 @@
 import { expose } from "comlink";
 import { type Choice, PASSES, type Pass } from "../core/checks/check.ts";
-import { type CheckSettings, Engine, type Mark, type MarkUpdate } from "../core/engine.ts";
+import { Engine } from "../core/engine/engine.ts";
+import type { CheckSettings, Mark, Report } from "../core/engine/mark.ts";
 import {
   type Exported,
   type ExportRequest,
@@ -18,7 +19,6 @@ import { guessVariety } from "../core/language/variety.ts";
 import type { PartOfSpeech } from "../core/language/word-net.ts";
 import { withEdits } from "../core/manuscript/layout.ts";
 import type { Edit, Manuscript, Variety } from "../core/manuscript/model.ts";
-import type { Counts } from "../core/readings/counts.ts";
 import { loadGrammar, loadLanguage, loadSubjects, loadSyllables } from "./language-data.ts";
 
 /** The core behind a worker: reading, checking and writing never run in the interface thread. */
@@ -36,15 +36,12 @@ export interface AboutWord {
   syllables: number;
 }
 
-export interface Update {
-  /** The number of the edit, as the desk counts them, that the marks are of the text after. */
+/** A report, and which text it is of. */
+export interface Update extends Report {
+  /** The number of the edit, as the desk counts them, that the report is of the text after. */
   revision: number;
-  marks: MarkUpdate;
   /** Passes that could not be read, since their data can't be had just now. */
   unread: readonly Pass[];
-  counts: Counts;
-  /** How many marks of each check are not shown, since a page has enough of them. */
-  withheld: ReadonlyMap<string, number>;
 }
 
 /** Milliseconds of checking after which messages get a turn. */
@@ -78,18 +75,16 @@ interface Running {
   unread: readonly Pass[];
 }
 
-function updateOf({ engine, revision, unread }: Running, marks: MarkUpdate): Update {
-  return { revision, marks, unread, counts: engine.counts(), withheld: engine.withheld() };
-}
-
 const AFTER_SPELLING = PASSES.filter((pass) => pass !== "spelling");
+
+/** What became otherwise by the last edit, as a message. */
+function updateOf({ revision, unread }: Running, report: Report): Update {
+  return { ...report, revision, unread };
+}
 
 /** Everything an engine has found, blocks without marks included. */
 function wholeUpdate(running: Running): Update {
-  const marks: MarkUpdate = new Map();
-  for (let block = 0; block < running.engine.size; block++) marks.set(block, []);
-  for (const mark of running.engine.allMarks()) marks.get(mark.block)?.push(mark);
-  return updateOf(running, marks);
+  return updateOf(running, running.engine.wholeReport());
 }
 
 class Proofreader {
@@ -179,15 +174,11 @@ class Proofreader {
     if (!this.manuscript) return "unread";
     this.waiting.push({ edits, revision });
     if (!this.running) return null;
-    const marks = this.follow(this.running, edits, revision);
-    return marks === "missed" ? "missed" : updateOf(this.running, marks);
+    const report = this.follow(this.running, edits, revision);
+    return report === "missed" ? "missed" : updateOf(this.running, report);
   }
 
-  private follow(
-    running: Running,
-    edits: readonly Edit[],
-    revision: number,
-  ): MarkUpdate | "missed" {
+  private follow(running: Running, edits: readonly Edit[], revision: number): Report | "missed" {
     if (revision !== running.revision + 1) {
       this.running = null;
       return "missed";

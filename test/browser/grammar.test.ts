@@ -3,7 +3,7 @@ import { after, describe, test } from "node:test";
 import type { Locator, Page } from "playwright-core";
 import { PASSES, type Pass } from "../../src/core/checks/check.ts";
 import { CHECKS } from "../../src/core/checks/index.ts";
-import { Engine } from "../../src/core/engine.ts";
+import { Engine } from "../../src/core/engine/engine.ts";
 import { linesManuscript } from "../../src/core/manuscript/lines.ts";
 import {
   axeFindings,

@@ -7,7 +7,8 @@ import {
   type Leave,
   leftAlone,
 } from "../../src/core/checks/leave.ts";
-import { type CheckSettings, Engine } from "../../src/core/engine.ts";
+import { Engine } from "../../src/core/engine/engine.ts";
+import type { CheckSettings } from "../../src/core/engine/mark.ts";
 import { linesManuscript } from "../../src/core/manuscript/lines.ts";
 import type { Span } from "../../src/core/manuscript/model.ts";
 import { loadLanguage } from "../support/language.ts";
@@ -99,7 +100,7 @@ describe("what the spelling pass leaves alone", () => {
     for (const _ of engine.examineAll());
     assert.equal(engine.allMarks().length, 0);
     const update = engine.configure({ ...settings, leave: { capitals: false } });
-    assert.deepEqual([...update.keys()], [0]);
+    assert.deepEqual([...update.marks.keys()], [0]);
     assert.equal(engine.allMarks().length, 1);
   });
 
@@ -133,7 +134,7 @@ describe("a term", () => {
       [false, true, true, true],
     );
     assert.equal(new Set(all.map(({ group }) => group)).size, 1);
-    assert.match(all[0]?.reason ?? "", /4 times/);
+    assert.match(engine.allGroups().get(all[0]?.group ?? "")?.note ?? "", /4 times/);
   });
 
   test("is led by the next place when the first is changed", () => {

@@ -2,7 +2,8 @@ import assert from "node:assert/strict";
 import { describe, test } from "node:test";
 import { CHECKS } from "../../src/core/checks/index.ts";
 import { usualAppetite } from "../../src/core/checks/kinds.ts";
-import { type CheckSettings, Engine } from "../../src/core/engine.ts";
+import { Engine } from "../../src/core/engine/engine.ts";
+import type { CheckSettings } from "../../src/core/engine/mark.ts";
 import { appetitesFor, EMPTY_STYLE } from "../../src/core/house/style.ts";
 import { linesManuscript } from "../../src/core/manuscript/lines.ts";
 import { KINDS, type Span } from "../../src/core/manuscript/model.ts";
@@ -119,7 +120,7 @@ describe("how much of a check is wanted", () => {
     const engine = checked(many);
     const shown = engine.allMarks().filter(({ rule }) => rule === "wording/intensifier").length;
     assert.equal(shown, 2);
-    assert.equal(engine.withheld().get("wording/intensifier"), 10);
+    assert.equal(engine.tables().withheld.get("wording/intensifier"), 10);
   });
 });
 
@@ -145,9 +146,9 @@ describe("repetition", () => {
 
   test("of the passive is told a section, with its share", () => {
     const passive = "The log was read. The door was shut. The lamp was lit. ".repeat(5);
-    const [mark] = checked(passive)
-      .allMarks()
-      .filter(({ rule }) => rule === "wording/passive-section");
-    assert.match(mark?.reason ?? "", /^100% of the verbs in this section are passive \(15 of 15\)/);
+    const engine = checked(passive);
+    const [mark] = engine.allMarks().filter(({ rule }) => rule === "wording/passive-section");
+    const told = engine.allGroups().get(mark?.group ?? "")?.note ?? "";
+    assert.match(told, /^100% of the section’s verbs are passive \(15 of 15\)/);
   });
 });

@@ -2,7 +2,7 @@ import assert from "node:assert/strict";
 import { describe, test } from "node:test";
 import { checkText } from "../../src/command/checking.ts";
 import { CHECKS } from "../../src/core/checks/index.ts";
-import { Engine } from "../../src/core/engine.ts";
+import { Engine } from "../../src/core/engine/engine.ts";
 import { linesManuscript } from "../../src/core/manuscript/lines.ts";
 import { loadLanguage } from "../support/language.ts";
 

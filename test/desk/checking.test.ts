@@ -1,10 +1,9 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
-import type { CheckSettings, Mark } from "../../src/core/engine.ts";
-import { Engine } from "../../src/core/engine.ts";
+import { Engine } from "../../src/core/engine/engine.ts";
+import type { CheckSettings } from "../../src/core/engine/mark.ts";
 import { linesManuscript } from "../../src/core/manuscript/lines.ts";
 import type { Edit } from "../../src/core/manuscript/model.ts";
-import { NO_COUNTS } from "../../src/core/readings/counts.ts";
 import { Checking } from "../../src/ui/desk/checking.ts";
 import { DeskDocument } from "../../src/ui/desk/desk-document.ts";
 import { type Connection, connectProofreader, WorkerGone } from "../../src/worker/connect.ts";
@@ -60,27 +59,16 @@ class StandIn {
     }
     if (revision !== this.revision + 1) return "missed";
     this.revision = revision;
-    const marks = this.engine?.edit(edits) ?? new Map();
-    const update = { ...this.update(), revision, marks };
+    const update = this.update(this.engine?.edit(edits));
     await this.gate();
     return update;
   }
 
   async stop(): Promise<void> {}
 
-  private update(): Update {
-    const marks = new Map<number, Mark[]>([
-      [0, []],
-      [1, []],
-    ]);
-    for (const mark of this.engine?.allMarks() ?? []) marks.get(mark.block)?.push(mark);
-    return {
-      revision: this.revision,
-      marks,
-      unread: [],
-      counts: NO_COUNTS,
-      withheld: new Map(),
-    };
+  private update(report = this.engine?.wholeReport()): Update {
+    if (!report) throw new Error("nothing was checked");
+    return { ...report, revision: this.revision, unread: [] };
   }
 
   private async gate(): Promise<void> {

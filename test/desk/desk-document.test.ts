@@ -1,6 +1,7 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
-import { type CheckSettings, Engine } from "../../src/core/engine.ts";
+import { Engine } from "../../src/core/engine/engine.ts";
+import type { CheckSettings } from "../../src/core/engine/mark.ts";
 import type { Draft } from "../../src/core/ledger/decision.ts";
 import { lastUndoable, undo } from "../../src/core/ledger/ledger.ts";
 import { applyEdits } from "../../src/core/manuscript/edits.ts";
@@ -21,10 +22,7 @@ function open() {
   const desk = new DeskDocument(manuscript, []);
   const engine = new Engine(manuscript, language, settings);
   for (const _ of engine.examineAll());
-  const byBlock = new Map<number, ReturnType<Engine["allMarks"]>>();
-  for (const mark of engine.allMarks())
-    byBlock.set(mark.block, [...(byBlock.get(mark.block) ?? []), mark]);
-  desk.board.report(byBlock, 0);
+  desk.reported.report(engine.wholeReport(), 0);
   return { manuscript, desk, engine };
 }
 
@@ -68,7 +66,7 @@ describe("a document on the desk", () => {
     const edits: Edit[] = [{ from: 13, to: 21, insert: "recived" }];
     decide(desk, { act: "edit", edits });
     assert.equal(desk.openMarks()[0]?.mark.block, 1);
-    desk.board.report(engine.edit(edits), desk.board.revision);
+    desk.reported.report(engine.edit(edits), desk.reported.revision);
     assert.equal(desk.openMarks()[0]?.mark.text, "recived");
   });
 
@@ -76,14 +74,14 @@ describe("a document on the desk", () => {
     const { desk, engine } = open();
     const first: Edit[] = [{ from: 0, to: 0, insert: "teh " }];
     desk.type(first);
-    const { revision } = desk.board;
+    const { revision } = desk.reported;
     const late = engine.edit(first);
     const second: Edit[] = [{ from: 4, to: 4, insert: "x" }];
     desk.type(second);
-    assert.deepEqual(desk.board.report(late, revision), [0]);
+    assert.deepEqual(desk.reported.report(late, revision), [0]);
     const marked = () => new Set(desk.openMarks().map(({ from, to }) => desk.text.slice(from, to)));
     assert.deepEqual([...marked()].slice(0, 2), ["teh", "recieved"]);
-    desk.board.report(engine.edit(second), desk.board.revision);
+    desk.reported.report(engine.edit(second), desk.reported.revision);
     assert.deepEqual([...marked()].slice(0, 2), ["teh", "recieved"]);
   });
 

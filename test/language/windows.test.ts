@@ -1,6 +1,7 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
-import { type CheckSettings, Engine } from "../../src/core/engine.ts";
+import { Engine } from "../../src/core/engine/engine.ts";
+import type { CheckSettings } from "../../src/core/engine/mark.ts";
 import { LONGEST_WHOLE, windowsOf } from "../../src/core/language/windows.ts";
 import { linesManuscript } from "../../src/core/manuscript/lines.ts";
 import { loadLanguage } from "../support/language.ts";

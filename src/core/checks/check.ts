@@ -1,7 +1,7 @@
 import type { AnalysedBlock, Language } from "../language/analysis.ts";
 import type { SoundRule, Vocabulary } from "../language/corrections.ts";
 import type { PhraseList } from "../language/phrase-lists.ts";
-import type { Block, Edit, Kind, Variety } from "../manuscript/model.ts";
+import type { Block, Edit, Kind, Range, Variety } from "../manuscript/model.ts";
 import type { Match } from "./patterns/matcher.ts";
 
 /** One round of reading with one purpose, in working order. */
@@ -42,31 +42,84 @@ export interface MarkFact extends Fact {
 export const APPETITES = ["all", "sure", "off"] as const;
 export type Appetite = (typeof APPETITES)[number];
 
-/** A fact and the block it was found in. */
-export interface PlacedFact<F extends Fact> {
-  block: number;
-  fact: F;
-}
-
-/** What a check concludes; offsets in the block's text. */
-export interface Finding {
-  block: number;
+/** What a check makes of one fact; offsets in the block's text. */
+export interface Conclusion {
   from: number;
   to: number;
   reason: string;
   /** Where it differs from the check's own. */
   weight?: Weight;
-  /** Findings with the same cause share it, such as one misspelling in many places. */
-  group?: string;
-  /** The group's first place stands for this one, which carries no mark of its own. */
-  follows?: boolean;
-  /** Shown at full appetite only. */
+  /**
+   * Conclusions with the same cause share it, such as one misspelling in many places. Left out where
+   * facts are counted by keys, it is the key's; null for one that stands alone.
+   */
+  group?: string | null;
+  /** The group's first place stands for all: the others are listed there and carry no mark. */
+  gathers?: boolean;
+  /** Shown at full appetite only, and as advice. */
   unsure?: boolean;
 }
 
-/** What `judge` may look at beside the facts. */
+/** One form of what a group is about, and how often it stands in the document. */
+export interface Variant {
+  text: string;
+  count: number;
+}
+
+/** Who prefers a variant. */
+export type Preference = "house" | "dictionary" | "majority";
+
+/** What is told of a group beside its places. */
+export interface Telling {
+  /** The group, where it is not the key's own. */
+  group?: string;
+  /** A sentence with its figures. */
+  note: string;
+  variants?: readonly Variant[];
+  preferred?: { variant: string; by: Preference };
+}
+
+/** What the facts of one key come to, told by plain values, so that two of them can be compared. */
+export type Verdict = Readonly<Record<string, string | number | boolean>>;
+
+/** A verdict, and the levels of the document at which it stands: `from` included, `until` not. */
+export interface Judged<V extends Verdict = Verdict> {
+  verdict: V | null;
+  from?: number;
+  until?: number;
+}
+
+/** A figure of the whole document, kept up to date as the tallies of keys change. */
+export interface Totals<T> {
+  add(tally: T): void;
+  remove(tally: T): void;
+  level(): number;
+}
+
+/**
+ * How a check concludes from facts in many blocks. Facts of one key are counted together in a tally;
+ * the tally, with the document's level where the check has one, gives the key's verdict; and the
+ * verdict is applied to each fact. A change in one block so touches its own keys alone, and the places
+ * of a key only when its verdict is another.
+ */
+export interface Across<F extends Fact, T = unknown, V extends Verdict = Verdict> {
+  /** The keys a fact counts under; none where these settings leave it alone. */
+  keysOf(fact: F, block: Block, circumstances: Circumstances): readonly string[];
+  /** A tally with nothing counted. */
+  start(): T;
+  /** Counts a fact of a key in, or out again. */
+  count(tally: T, fact: F, key: string, by: 1 | -1): void;
+  /** Where verdicts hang on a figure of the whole document. */
+  totals?(circumstances: Circumstances): Totals<T>;
+  judge(key: string, tally: T, level: number, circumstances: Circumstances): Judged<V>;
+  /** What a verdict says of one fact; null for nothing. */
+  find(fact: F, verdict: V, circumstances: Circumstances): Conclusion | null;
+  /** What is told of the groups that a key's verdict makes. */
+  tell?(key: string, tally: T, verdict: V): readonly Telling[];
+}
+
+/** What conclusions may hang on beside the facts. */
 export interface Circumstances {
-  blocks: readonly Block[];
   variety: Variety;
   kind: Kind;
   /** Words of the person's and the house's word lists, lower case. */
@@ -84,9 +137,9 @@ export type Example = { wrong: string; right: string } | { leave: string };
 
 /**
  * A check: one file with its logic, its explanation and its examples, which are its tests too.
- * `examine` looks at one block and nothing else and is cached by the block's content; `judge` looks
- * at all facts together; `choose` makes the corrections when they are asked for. Where a fact is a
- * mark as it stands (`MarkFact`), both are left out.
+ * `examine` looks at one block and nothing else and is cached by the block's content. Its facts are
+ * marks as they stand (`MarkFact`), or `conclude` makes marks of them one by one under the document's
+ * settings, or `across` does from many of them; `choose` makes the corrections when they are asked for.
  */
 export interface Check<F extends Fact = Fact> {
   id: string;
@@ -113,6 +166,7 @@ export interface Check<F extends Fact = Fact> {
   /** Finds nothing in a block where none of its patterns does. */
   needsMatches?: boolean;
   examine(block: AnalysedBlock, language: Language, matches: readonly Match[]): F[];
-  judge?(facts: readonly PlacedFact<F>[], circumstances: Circumstances): Finding[];
-  choose?(text: string, finding: Finding, circumstances: Circumstances): Choice[];
+  conclude?(fact: F, circumstances: Circumstances): Conclusion | null;
+  across?: Across<F>;
+  choose?(text: string, place: Range, circumstances: Circumstances): Choice[];
 }

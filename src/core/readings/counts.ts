@@ -59,3 +59,14 @@ export function addCounts(all: Iterable<Counts>): Counts {
   }
   return total;
 }
+
+/** What is left of counts when those of a part are taken out. */
+export function subtractCounts(all: Counts, part: Counts): Counts {
+  return {
+    words: all.words - part.words,
+    sentences: all.sentences - part.sentences,
+    proseWords: all.proseWords - part.proseWords,
+    characters: all.characters - part.characters,
+    paragraphs: all.paragraphs - part.paragraphs,
+  };
+}

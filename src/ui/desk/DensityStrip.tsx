@@ -1,5 +1,5 @@
 import { useMemo } from "react";
-import type { PlacedMark } from "./marks-board.ts";
+import type { PlacedMark } from "./reported.ts";
 
 interface StripProps {
   open: readonly PlacedMark[];

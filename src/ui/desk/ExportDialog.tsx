@@ -145,7 +145,7 @@ function labelOf(form: ExportForm, format: Format): string {
 }
 
 function aboutOf(state: DeskState, off: number): string {
-  const { decisions, standing, openOfAll, passes, withheld } = state;
+  const { decisions, standing, openOfAll, passes, tables } = state;
   const changes = decisions.filter(
     ({ seq, act, edits }) => standing.has(seq) && act !== "undo" && edits.length > 0,
   ).length;
@@ -157,7 +157,7 @@ function aboutOf(state: DeskState, off: number): string {
     openOfAll.length === 0
       ? ""
       : ` ${count(openOfAll.length, "mark")} still open: ${each.join(", ")}.`;
-  const more = [...withheld.values()].reduce((sum, one) => sum + one, 0);
+  const more = [...(tables?.withheld.values() ?? [])].reduce((sum, one) => sum + one, 0);
   const hidden = more === 0 ? "" : ` ${count(more, "piece")} of advice beyond what a page shows.`;
   const unread = unreadOf(state).map((pass) => PASS_LABELS[pass].toLowerCase());
   const lacking = unread.length === 0 ? "" : ` Not read yet: ${unread.join(", ")}.`;

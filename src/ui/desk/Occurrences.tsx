@@ -1,7 +1,7 @@
 import { useEffect, useState } from "react";
 import { sectionTitles } from "../../core/manuscript/sections.ts";
 import { count } from "../parts/words.ts";
-import type { PlacedMark } from "./marks-board.ts";
+import type { PlacedMark } from "./reported.ts";
 import type { DeskSession } from "./session.ts";
 import type { DeskState } from "./state.ts";
 

@@ -72,7 +72,7 @@ function PassChecks({ pass, state, session }: PassProps) {
               <AppetiteRow
                 check={check}
                 open={open.get(check.id) ?? 0}
-                withheld={state.withheld.get(check.id) ?? 0}
+                withheld={state.tables?.withheld.get(check.id) ?? 0}
                 session={session}
               />
             )}

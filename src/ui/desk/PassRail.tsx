@@ -119,8 +119,8 @@ function Replacing({ state, session, onReplace }: RailProps & { onReplace: () =>
 }
 
 function Readings({ state }: { state: DeskState }) {
-  const { counts } = state;
-  if (!counts) return null;
+  if (!state.tables) return null;
+  const { counts } = state.tables;
   const rows: [string, string][] = [
     ["Words", figure(counts.words)],
     ["Sentences", figure(counts.sentences)],

@@ -35,7 +35,7 @@ export function Slip({ state, session, commands, asking }: SlipProps) {
       onMouseDown={(event) => event.preventDefault()}
     >
       <p className="flex items-baseline gap-3">
-        <span className="grow">{reasonOf(state)}</span>
+        <span className="grow">{reasonOf(state, session)}</span>
       </p>
       <div className="mt-2 flex min-h-9 flex-wrap gap-2">
         {choices === null ? (
@@ -172,7 +172,7 @@ function withoutChoices({ subject }: DeskState): string {
   return `No rewrite fits every case: E edits here${others}.`;
 }
 
-function reasonOf({ subject, open }: DeskState) {
+function reasonOf({ subject, open }: DeskState, session: DeskSession) {
   if (subject?.kind !== "mark") {
     return <>“{subject?.word.word}” carries no mark. These words are near it.</>;
   }
@@ -181,7 +181,7 @@ function reasonOf({ subject, open }: DeskState) {
   const check = checkById(mark.rule);
   return (
     <>
-      {mark.reason}
+      {mark.reason} {session.toldOf(mark.group)}
       {others > 0 ? ` The same is in ${count(others, "other place")}.` : ""}{" "}
       {check ? <Explanation check={check} key={mark.id} /> : null}
     </>

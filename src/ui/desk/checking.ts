@@ -1,5 +1,5 @@
 import { proxy } from "comlink";
-import type { CheckSettings } from "../../core/engine.ts";
+import type { CheckSettings } from "../../core/engine/mark.ts";
 import type { ReadResult } from "../../core/formats/document.ts";
 import type { Edit } from "../../core/manuscript/model.ts";
 import { type ProofreaderLink, WorkerGone } from "../../worker/connect.ts";
@@ -18,7 +18,7 @@ export interface CheckingHost {
   /** The spelling pass is read, or all are. */
   delivered(update: Update, whole: boolean): void;
   /** Marks of some blocks are others now. */
-  changed(update: Update, blocks: number[]): void;
+  changed(blocks: number[]): void;
   /** The worker had to be started anew, or could not finish; a sentence for the reader. */
   amiss(sentence: string, over: boolean): void;
 }
@@ -76,7 +76,7 @@ export class Checking {
   /** Has the worker look again at what edits touched; they are in the document already. */
   async edit(edits: readonly Edit[]): Promise<void> {
     const copy = this.host.copy();
-    const { revision } = copy.board;
+    const { revision } = copy.reported;
     await this.follow(copy, () => this.worker.edit([...edits], revision));
   }
 
@@ -97,7 +97,7 @@ export class Checking {
         if (update === "unread") this.host.amiss(STARTED_ANEW, false);
         return await this.whole();
       }
-      this.host.changed(update, copy.board.report(update.marks, update.revision));
+      this.host.changed(copy.reported.report(update, update.revision));
     } catch (error) {
       if (run === this.run) await this.afterFailure(error);
     }
@@ -107,13 +107,13 @@ export class Checking {
     const copy = this.host.copy();
     const take = (update: Update, whole: boolean) => {
       if (run !== this.run || copy !== this.host.copy()) return;
-      copy.board.report(update.marks, update.revision);
+      copy.reported.report(update, update.revision);
       this.host.delivered(update, whole);
     };
     const ask = () =>
       this.worker.check(
         copy.editsSoFar(),
-        copy.board.revision,
+        copy.reported.revision,
         this.host.settings(),
         proxy((progress) => run === this.run && this.host.progressed(progress)),
         proxy((first) => take(first, false)),

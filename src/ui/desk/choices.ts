@@ -1,10 +1,10 @@
 import type { Choice } from "../../core/checks/check.ts";
-import type { CheckSettings, Mark } from "../../core/engine.ts";
+import type { CheckSettings, Mark } from "../../core/engine/mark.ts";
 import type { Anchor } from "../../core/ledger/decision.ts";
 import { moveEdits } from "../../core/manuscript/edits.ts";
 import type { Edit } from "../../core/manuscript/model.ts";
 import { type ProofreaderLink, WorkerGone } from "../../worker/connect.ts";
-import type { PlacedMark } from "./marks-board.ts";
+import type { PlacedMark } from "./reported.ts";
 import type { PlacedChoice, Subject } from "./state.ts";
 
 /** Corrections as the worker makes them, brought to their place in the document. */

@@ -13,7 +13,7 @@ import { applyEdits, invertEdits, mapPosition } from "../../core/manuscript/edit
 import { copyLayout, shiftBlocks, shiftSpans, whyRefused } from "../../core/manuscript/layout.ts";
 import type { Block, Edit, Manuscript, Span } from "../../core/manuscript/model.ts";
 import type { Typed } from "../../store/typing.ts";
-import { MarksBoard, type PlacedMark, placesOf } from "./marks-board.ts";
+import { type PlacedMark, placesOf, Reported } from "./reported.ts";
 
 /** A question to the author, at its place in the original text. */
 export interface PlacedQuery {
@@ -30,7 +30,7 @@ export class DeskDocument {
   /** The text as on screen, typing included. */
   text: string;
   readonly layout: { blocks: Block[]; spans: Span[] };
-  readonly board: MarksBoard;
+  readonly reported: Reported;
   private ledger: Ledger;
   private readonly settled = new SettledPlaces();
   /** Steps of typing since the ledger's text, each on the text the one before led to. */
@@ -47,7 +47,7 @@ export class DeskDocument {
     this.ledger = replay(manuscript.text, decisions);
     this.text = this.ledger.text;
     this.layout = copyLayout(manuscript);
-    this.board = new MarksBoard(this.layout.blocks);
+    this.reported = new Reported(this.layout.blocks);
     for (const decision of decisions) {
       this.settled.add(decision);
       shiftBlocks(this.layout.blocks, decision.edits);
@@ -88,7 +88,7 @@ export class DeskDocument {
 
   /** Marks that nothing has settled. */
   openMarks(): PlacedMark[] {
-    return this.board.open(this.settled, this.typed);
+    return this.reported.open(this.settled, this.typed);
   }
 
   /** Something was typed that is no decision yet. */
@@ -217,7 +217,7 @@ export class DeskDocument {
     this.text = applyEdits(this.text, edits);
     shiftBlocks(this.layout.blocks, edits);
     shiftSpans(this.layout.spans, edits);
-    this.board.shift(edits, places);
+    this.reported.shift(edits, places);
   }
 }
 

@@ -2,7 +2,7 @@ import { type Appetite, PASSES, type Pass } from "../../core/checks/check.ts";
 import { checkById } from "../../core/checks/index.ts";
 import { appetiteFor } from "../../core/checks/kinds.ts";
 import type { Leave } from "../../core/checks/leave.ts";
-import type { CheckSettings } from "../../core/engine.ts";
+import type { CheckSettings } from "../../core/engine/mark.ts";
 import type { Exported, ExportForm, Problem } from "../../core/formats/document.ts";
 import { findReplacements, replacementBefore } from "../../core/house/replacements.ts";
 import type { PartOfSpeech } from "../../core/language/word-net.ts";
@@ -29,9 +29,9 @@ import { Checking } from "./checking.ts";
 import { anchorOf, choicesFor, correctionsOf } from "./choices.ts";
 import { DeskDocument } from "./desk-document.ts";
 import { type Decided, Keeper } from "./keeper.ts";
-import type { PlacedMark } from "./marks-board.ts";
 import { edgeNotice, effectName, saidOf } from "./notices.ts";
 import { ReadingAloud, type ReadingScope } from "./reading-aloud.ts";
+import type { PlacedMark } from "./reported.ts";
 import { recordWith, type SettingValue, settingValue, styleWith } from "./settings.ts";
 import { type DeskState, OPENING, runOf, type Subject, type WordAtHand } from "./state.ts";
 import { afterTyping, outcomeOf } from "./subject.ts";
@@ -124,7 +124,7 @@ export class DeskSession {
       began: () => this.publish({ phase: "checking", stale: false, progress: { done: 0, all: 1 } }),
       progressed: (progress) => this.publish({ progress }),
       delivered: (update, whole) => this.takeMarks(update, whole),
-      changed: (update, blocks) => this.takeChanges(update, blocks),
+      changed: (blocks) => this.takeChanges(blocks),
       amiss: (sentence, over) =>
         this.publish({ notice: sentence, ...(over ? { phase: "stopped", readingOn: false } : {}) }),
     });
@@ -207,6 +207,11 @@ export class DeskSession {
 
   blockAt(index: number): Block | undefined {
     return this.copy.layout.blocks[index];
+  }
+
+  /** What is told of a group of marks beside their reason; empty for nothing. */
+  toldOf(group: string): string {
+    return this.copy.reported.groups.get(group)?.note ?? "";
   }
 
   /** Why the reader may not make a change; null when they may. */
@@ -746,8 +751,7 @@ export class DeskSession {
 
   private takeMarks(update: Update, whole: boolean): void {
     this.publish({
-      counts: update.counts,
-      withheld: update.withheld,
+      tables: this.copy.reported.tables,
       unread: update.unread,
       phase: "ready",
       readingOn: !whole,
@@ -759,8 +763,8 @@ export class DeskSession {
     if (whole) this.noteOnShelf();
   }
 
-  private takeChanges(update: Update, blocks: number[]): void {
-    this.publish({ counts: update.counts, withheld: update.withheld });
+  private takeChanges(blocks: number[]): void {
+    this.publish({ tables: this.copy.reported.tables });
     this.refresh(blocks);
     this.keepSubject();
   }
@@ -800,7 +804,7 @@ export class DeskSession {
   /** Publishes the open marks and has the changed ones drawn. */
   private refresh(blocks: "all" | readonly number[]): void {
     const openOfAll = this.copy.openMarks().filter(({ mark }) => !mark.follows);
-    const all = this.copy.board.all().filter(({ mark }) => !mark.follows);
+    const all = this.copy.reported.all().filter(({ mark }) => !mark.follows);
     const corrected = this.copy.correctedByPass();
     const passes = Object.fromEntries(
       PASSES.map((pass) => {
@@ -916,14 +920,14 @@ export class DeskSession {
    * the text changes before it is written, it is dropped, since it was made for another text.
    */
   private async act(propose: () => Draft | null | Promise<Draft | null>): Promise<void> {
-    const { revision } = this.copy.board;
+    const { revision } = this.copy.reported;
     const place = this.place();
     await this.alone(async () => {
       const draft = await this.proposed(propose);
       if (!draft) return;
       const made = await this.keeper.enqueue(async () => {
         await this.keepTyping();
-        if (this.copy.board.revision !== revision) {
+        if (this.copy.reported.revision !== revision) {
           this.say(CHANGED_MEANWHILE);
           return null;
         }
@@ -1033,7 +1037,7 @@ export class DeskSession {
       });
     } else if (from !== range.from && subject.kind === "mark") {
       const { mark } = subject.place;
-      const place = this.copy.board
+      const place = this.copy.reported
         .all()
         .find((one) => one.from === from && one.to === to && one.mark.rule === mark.rule);
       this.publish({

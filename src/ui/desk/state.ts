@@ -1,10 +1,10 @@
 import { PASSES, type Pass } from "../../core/checks/check.ts";
+import type { Tables } from "../../core/engine/mark.ts";
 import { EMPTY_STYLE, type HouseStyle, styleStamp } from "../../core/house/style.ts";
 import type { Decision } from "../../core/ledger/decision.ts";
 import type { Edit, Manuscript } from "../../core/manuscript/model.ts";
-import type { Counts } from "../../core/readings/counts.ts";
 import type { ShelfRecord } from "../../store/shelf.ts";
-import type { PlacedMark } from "./marks-board.ts";
+import type { PlacedMark } from "./reported.ts";
 
 /** A word the reader has selected where no mark stands. */
 export interface WordAtHand {
@@ -53,7 +53,8 @@ export interface DeskState {
   progress: { done: number; all: number };
   record: ShelfRecord | null;
   manuscript: Manuscript | null;
-  counts: Counts | null;
+  /** What is shown beside the marks; null before anything has been read. */
+  tables: Tables | null;
   /** The pass that is walked. */
   pass: Pass;
   /** Its open marks. */
@@ -63,8 +64,6 @@ export interface DeskState {
   /** The open marks of all passes, and what is open of how many in each. */
   openOfAll: PlacedMark[];
   passes: Readonly<Record<Pass, { open: number; total: number }>>;
-  /** How many marks of each check are not shown, since a page has enough of them. */
-  withheld: ReadonlyMap<string, number>;
   /** The first pass can be walked while the others are still being read. */
   readingOn: boolean;
   /** Passes whose data can't be had just now. */
@@ -125,12 +124,12 @@ export function passAfter({ pass, passes }: DeskState): Pass | null {
 
 /** What the shelf is told of a run; null before there is one. */
 export function runOf(state: DeskState): ShelfRecord["run"] {
-  const { counts, openOfAll, decisions, standing, style } = state;
-  if (!counts) return null;
+  const { tables, openOfAll, decisions, standing, style } = state;
+  if (!tables) return null;
   const of = (weight: string) => openOfAll.filter(({ mark }) => mark.weight === weight).length;
   return {
     at: new Date().toISOString(),
-    words: counts.words,
+    words: tables.counts.words,
     fix: of("fix"),
     settle: of("settle"),
     weigh: of("weigh"),
@@ -152,13 +151,12 @@ export const OPENING: DeskState = {
   progress: { done: 0, all: 1 },
   record: null,
   manuscript: null,
-  counts: null,
+  tables: null,
   open: [],
   total: 0,
   openOfAll: [],
   pass: "spelling",
   passes: NO_PASSES,
-  withheld: new Map(),
   readingOn: false,
   unread: [],
   subject: null,

@@ -101,13 +101,13 @@ export async function runForShelf(
     proxy(() => undefined),
   );
   if (!update || typeof update === "string") return;
-  copy.board.report(update.marks, update.revision);
+  copy.reported.report(update, update.revision);
   const marks = copy.openMarks().filter(({ mark }) => !mark.follows);
   const of = (weight: string) => marks.filter(({ mark }) => mark.weight === weight).length;
   await updateRecord(record.id, {
     run: {
       at: record.run?.at ?? new Date().toISOString(),
-      words: update.counts.words,
+      words: copy.reported.tables.counts.words,
       fix: of("fix"),
       settle: of("settle"),
       weigh: of("weigh"),

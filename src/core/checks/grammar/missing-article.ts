@@ -1,14 +1,17 @@
+import type { Language } from "../../language/analysis.ts";
 import { articleOf, type NounRecord } from "../../language/noun-record.ts";
 import { likelierArticle } from "../../language/slot-finder.ts";
 import { openingSound } from "../../language/sounds.ts";
 import { type Syntax, written } from "../../language/syntax.ts";
 import { TAG, TAG_SETS } from "../../language/tag-sets.ts";
 import type { BlockKind } from "../../manuscript/model.ts";
-import type { Check, Circumstances, Fact, Finding, MarkFact, PlacedFact } from "../check.ts";
+import type { Across, Check, Fact, MarkFact, Totals, Verdict } from "../check.ts";
 import { LEAVE_BITS } from "../leave.ts";
 import { type Found, markCheck } from "../mark-check.ts";
+import { times } from "../telling.ts";
 import { isBareByCustom } from "./bare-by-custom.ts";
 import { betterChoices } from "./better-choices.ts";
+import { LeadCounts, shareDropped, TOO_SURE } from "./dropped-articles.ts";
 
 /** How a block treats its singular nouns: a form for each place. */
 interface NounsSeen extends Fact {
@@ -44,18 +47,6 @@ const barePlaces = markCheck<BarePlace>({
       ({ from, margin }) => foundAt(syntax, from, margin) ?? [],
     ),
 });
-
-/** A singular count noun without an article, told by a model and by the noun's other places. */
-export const missingArticle: Check<BarePlace | NounsSeen> = {
-  ...(barePlaces as Check<BarePlace | NounsSeen>),
-  examine(block, language, matches) {
-    if (NOT_READ.has(block.kind) || isTitleLike(block.text)) return [];
-    const facts: (BarePlace | NounsSeen)[] = barePlaces.examine(block, language, matches);
-    const seen = nounsSeen(block.syntax());
-    return seen ? [seen, ...facts] : facts;
-  },
-  judge,
-};
 
 /** Characters below which a paragraph without a mark at its end is a title or a signature. */
 const TITLE_LENGTH = 80;
@@ -112,101 +103,120 @@ function nounsSeen(syntax: Syntax | null): NounsSeen | null {
 
 const isBarePlace = (fact: BarePlace | NounsSeen): fact is BarePlace => "lead" in fact;
 
-/** A bare place, and how far ahead an article is by the place and the noun's other ones. */
-interface Weighed {
-  block: number;
-  place: BarePlace;
-  others: NounRecord;
-  lead: number;
+/** How the document treats a noun, and how far ahead an article is in each bare place by itself. */
+interface NounTally extends NounRecord {
+  leads: number[];
 }
 
-function judge(
-  facts: readonly PlacedFact<BarePlace | NounsSeen>[],
-  { language, leave }: Circumstances,
-): Finding[] {
-  const { choices } = language;
-  const model = choices?.articles;
-  if (!choices || !model) return [];
-  const spares = (leave & LEAVE_BITS.speech) !== 0;
-  const { records, articled } = recordsOf(facts.map(({ fact }) => fact));
-  const weighed = facts.flatMap(({ block, fact }): Weighed[] => {
-    if (!isBarePlace(fact) || (spares && fact.quoted)) return [];
-    const record = records.get(fact.noun) ?? NO_RECORD;
-    // Its own place is one of the bare ones.
-    const others = { ...record, bare: Math.max(0, record.bare - 1) };
-    return [{ block, place: fact, others, lead: fact.lead + choices.leadOfRecord(others) }];
-  });
-  const sure = model.thresholds[0] ?? Number.POSITIVE_INFINITY;
-  const doubt = Math.min(sure, model.doubts[0] ?? Number.POSITIVE_INFINITY);
-  const dropped = shareDropped(
-    weighed.map(({ lead }) => lead),
-    articled,
-  );
-  const least = Math.min(doubt, Math.log(LEAST_ODDS / dropped) + TOO_SURE);
-  return weighed
-    .filter(({ lead }) => lead > least)
-    .map(({ block, place, others, lead }) => {
-      const { from, to, noun } = place;
-      const reason = reasonBy(noun, others) ?? place.reason;
-      const finding = { block, from, to, reason };
-      return lead > sure ? finding : { ...finding, unsure: true, weight: "weigh" };
-    });
+interface NounVerdict extends Verdict {
+  /** What the noun's other places add to the lead of an article. */
+  others: number;
+  /** The least lead that is marked, and the least that is sure. */
+  marked: number;
+  sure: number;
+  /** The other places speak with one voice. */
+  elsewhere: boolean;
 }
 
-const NO_RECORD: NounRecord = { articled: 0, bare: 0 };
-
-/** The records of all nouns that stand bare somewhere where they may not, and all places with an article. */
-function recordsOf(facts: readonly (BarePlace | NounsSeen)[]) {
-  const records = new Map<string, NounRecord>();
-  let articled = 0;
-  for (const fact of facts) {
-    if (isBarePlace(fact)) records.set(fact.noun, { ...NO_RECORD });
-  }
-  for (const fact of facts) {
-    if (isBarePlace(fact)) continue;
-    articled += fact.articled.length;
-    for (const noun of fact.articled) {
-      const record = records.get(noun);
-      if (record) record.articled++;
+const across: Across<BarePlace | NounsSeen, NounTally, NounVerdict> = {
+  keysOf(fact, _block, { leave }) {
+    if (!isBarePlace(fact)) return [...new Set([...fact.articled, ...fact.bare])];
+    return fact.quoted && leave & LEAVE_BITS.speech ? [] : [fact.noun];
+  },
+  start: () => ({ articled: 0, bare: 0, leads: [] }),
+  count(tally, fact, noun, by) {
+    if (isBarePlace(fact)) {
+      if (by === 1) tally.leads.push(fact.lead);
+      else tally.leads.splice(tally.leads.indexOf(fact.lead), 1);
+      return;
     }
-    for (const noun of fact.bare) {
-      const record = records.get(noun);
-      if (record) record.bare++;
+    for (const one of fact.articled) if (one === noun) tally.articled += by;
+    for (const one of fact.bare) if (one === noun) tally.bare += by;
+  },
+  totals: ({ language }) => new ArticleHabits(language),
+  judge(_noun, tally, level, { language }) {
+    if (tally.leads.length === 0) return { verdict: null };
+    const others = leadOfOthers(tally, language);
+    let from = Number.NEGATIVE_INFINITY;
+    let until = Number.POSITIVE_INFINITY;
+    for (const own of tally.leads) {
+      const lead = own + others;
+      if (lead > level) until = Math.min(until, lead);
+      else from = Math.max(from, lead);
     }
-  }
-  return { records, articled };
+    if (until === Number.POSITIVE_INFINITY) return { verdict: null, from };
+    const sure = language.choices?.articles?.thresholds[0] ?? Number.POSITIVE_INFINITY;
+    const elsewhere = tally.articled >= CONSISTENT && tally.bare <= 1;
+    return { verdict: { others, marked: until, sure, elsewhere }, from, until };
+  },
+  find(fact, { others, marked, sure, elsewhere }) {
+    if (!isBarePlace(fact)) return null;
+    const lead = fact.lead + others;
+    if (lead < marked) return null;
+    const { from, to, noun } = fact;
+    const place = elsewhere
+      ? { from, to, reason: elsewhereReason(noun) }
+      : { from, to, reason: fact.reason, group: null };
+    return lead > sure ? place : { ...place, unsure: true, weight: "weigh" };
+  },
+  tell: (noun, { articled }, { elsewhere }) =>
+    elsewhere ? [{ note: `“${noun}” has an article ${times(articled)}.` }] : [],
+};
+
+/** A singular count noun without an article, told by a model and by the noun's other places. */
+export const missingArticle: Check<BarePlace | NounsSeen> = {
+  ...(barePlaces as Check<BarePlace | NounsSeen>),
+  examine(block, language, matches) {
+    if (NOT_READ.has(block.kind) || isTitleLike(block.text)) return [];
+    const facts: (BarePlace | NounsSeen)[] = barePlaces.examine(block, language, matches);
+    const seen = nounsSeen(block.syntax());
+    return seen ? [seen, ...facts] : facts;
+  },
+  across,
+};
+
+/** What a noun's other places add: its own place is one of the bare ones. */
+function leadOfOthers({ articled, bare }: NounRecord, { choices }: Language): number {
+  return choices?.leadOfRecord({ articled, bare: Math.max(0, bare - 1) }) ?? 0;
 }
 
-/** What the other places say where they speak with one voice; null where they do not. */
-function reasonBy(noun: string, { articled, bare }: NounRecord): string | null {
-  if (articled < CONSISTENT || bare > 0) return null;
-  return `“${noun}” stands here without an article, and has one in the ${articled} other places where it could.`;
+function elsewhereReason(noun: string): string {
+  return `“${noun}” stands here without an article, and has one in every other place where it could.`;
 }
 const CONSISTENT = 3;
 
-/** By how much the model's log odds are too sure of an article; measured on sentences it had not seen. */
-const TOO_SURE = 0.1;
 /** Odds that an article lacks below which a place is not marked: one mark in three is right at the least. */
 const LEAST_ODDS = 0.5;
-/** The share of places with an article that would be asked about without it; chosen on the tuning part. */
-const ASKED = 0.7;
-/** Articles taken for granted, lest two or three bare nouns in a short text show a habit. */
-const GRANTED = 30;
-const ROUNDS = 20;
 
-/**
- * The share of its articles that a text seems to lack: the likeliest, where a place is bare either
- * because it never had one, or had and lost it (expectation and maximisation; Dempster, Laird and
- * Rubin 1977). Edited text comes near 0. A writer whose first language has no articles drops many,
- * and what would be a doubt in others' text is then a likely slip.
- */
-export function shareDropped(leads: readonly number[], articled: number): number {
-  const odds = Float64Array.from(leads, (lead) => Math.exp(lead - TOO_SURE));
-  let share = 0.1;
-  for (let round = 0; round < ROUNDS; round++) {
-    let lost = 0;
-    for (const one of odds) lost += (share * one) / (1 + share * one);
-    share = lost / (lost + articled * ASKED + GRANTED);
+/** The lead beyond which a place is marked, by the share of its articles that the text seems to lack. */
+class ArticleHabits implements Totals<NounTally> {
+  private readonly leads = new LeadCounts();
+  private articled = 0;
+  private readonly doubt: number;
+
+  constructor(private readonly language: Language) {
+    const model = language.choices?.articles;
+    const sure = model?.thresholds[0] ?? Number.POSITIVE_INFINITY;
+    this.doubt = Math.min(sure, model?.doubts[0] ?? Number.POSITIVE_INFINITY);
   }
-  return share;
+
+  add(tally: NounTally): void {
+    this.count(tally, 1);
+  }
+
+  remove(tally: NounTally): void {
+    this.count(tally, -1);
+  }
+
+  level(): number {
+    const dropped = shareDropped(this.leads, this.articled);
+    return Math.min(this.doubt, Math.log(LEAST_ODDS / dropped) + TOO_SURE);
+  }
+
+  private count(tally: NounTally, by: 1 | -1): void {
+    this.articled += by * tally.articled;
+    if (tally.leads.length === 0) return;
+    const others = leadOfOthers(tally, this.language);
+    for (const lead of tally.leads) this.leads.count(lead + others, by);
+  }
 }

@@ -33,14 +33,12 @@ export const dayAndMonth: Check = {
     }
     return facts;
   },
-  judge: (facts) =>
-    facts.map(({ block, fact: { from, to } }) => ({
-      block,
-      from,
-      to,
-      reason: "Days and months take a capital.",
-      group: dayAndMonth.id,
-    })),
+  conclude: ({ from, to }) => ({
+    from,
+    to,
+    reason: "Days and months take a capital.",
+    group: dayAndMonth.id,
+  }),
   choose(text, { from, to }) {
     const insert = capitalised(text.slice(from, to));
     return [{ label: insert, edits: [{ from, to, insert }] }];

@@ -32,14 +32,12 @@ export const doubledWord: Check<DoubledWord> = {
     { leave: "Turn to page 12 12 of the log." },
   ],
   examine,
-  judge: (facts) =>
-    facts.map(({ block, fact }) => ({
-      block,
-      from: fact.from,
-      to: fact.to,
-      reason: `“${fact.word}” stands twice running.`,
-      group: `${doubledWord.id}:${fact.word.toLowerCase()}`,
-    })),
+  conclude: ({ from, to, word }) => ({
+    from,
+    to,
+    reason: `“${word}” stands twice running.`,
+    group: `${doubledWord.id}:${word.toLowerCase()}`,
+  }),
   choose(text, { from, to }) {
     const word = /^\S+/.exec(text.slice(from, to))?.[0] ?? "";
     return [{ label: word, edits: [{ from: from + word.length, to, insert: "" }] }];

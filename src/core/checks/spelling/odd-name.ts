@@ -1,5 +1,6 @@
 import { withoutPossessive } from "../../language/known.ts";
-import type { Check, Circumstances, Fact, Finding, PlacedFact } from "../check.ts";
+import type { Across, Check, Circumstances, Fact } from "../check.ts";
+import { times } from "../telling.ts";
 
 interface UsedName extends Fact {
   name: string;
@@ -8,6 +9,65 @@ interface UsedName extends Fact {
 /** A name spelled otherwise must stand so much oftener to be taken for the right one. */
 const OFTENER = 3;
 const SHORTEST = 5;
+
+function namesNear(name: string, vocabulary: ReturnType<Circumstances["vocabulary"]>): string[] {
+  return vocabulary
+    .near(name.toLowerCase())
+    .filter(({ word }) => /^\p{Lu}/u.test(word) && differsByOne(name, word))
+    .map(({ word }) => withoutPossessive(word));
+}
+
+/** How often each of the names that lack one letter to be the key, or are it, stands in the document. */
+type Counts = Map<string, number>;
+
+/** By a name: the one that is meant. */
+type Usual = Readonly<Record<string, string>>;
+
+/**
+ * Two names one letter apart, or with two letters swapped, become the same when each lacks a letter or
+ * one of them does: that is the key under which they meet.
+ */
+const across: Across<UsedName, Counts, Usual> = {
+  keysOf: ({ name }) => {
+    const keys = new Set([name]);
+    for (let at = 0; at < name.length; at++) keys.add(name.slice(0, at) + name.slice(at + 1));
+    return [...keys];
+  },
+  start: () => new Map(),
+  count(counts, { name }, _key, by) {
+    const count = (counts.get(name) ?? 0) + by;
+    if (count === 0) counts.delete(name);
+    else counts.set(name, count);
+  },
+  judge(_key, counts, _level, { words }) {
+    if (counts.size < 2) return { verdict: null };
+    const often = [...counts]
+      .filter(([, count]) => count >= OFTENER)
+      .sort(([one, ones], [other, others]) => others - ones || (one < other ? -1 : 1));
+    const usual: Record<string, string> = {};
+    for (const [name, count] of counts) {
+      if (words.has(name.toLowerCase())) continue;
+      const meant = often.find(
+        ([known, times]) => known !== name && times >= OFTENER * count && differsByOne(name, known),
+      );
+      if (meant) usual[name] = meant[0];
+    }
+    return { verdict: Object.keys(usual).length > 0 ? usual : null };
+  },
+  find({ from, to, name }, usual) {
+    const known = usual[name];
+    if (known === undefined) return null;
+    const reason = `“${name}” stands here; the document mostly has “${known}”.`;
+    return { from, to, reason, group: `${oddName.id}:${name}` };
+  },
+  tell: (_key, counts, usual) =>
+    Object.entries(usual).map(([name, known]) => ({
+      group: `${oddName.id}:${name}`,
+      note: `“${known}” stands here ${times(counts.get(known) ?? 0)}.`,
+      variants: [name, known].map((text) => ({ text, count: counts.get(text) ?? 0 })),
+      preferred: { variant: known, by: "majority" },
+    })),
+};
 
 /** A name that stands in one place otherwise than everywhere else. */
 export const oddName: Check<UsedName> = {
@@ -37,41 +97,13 @@ export const oddName: Check<UsedName> = {
       return /^\p{Lu}\p{Ll}+$/u.test(name) ? [{ from, to: from + name.length, name }] : [];
     });
   },
-  judge,
-  choose(text, { from, to, reason }, { vocabulary }) {
-    const own = text.slice(from, to);
-    const usual = /has “(\p{L}+)”/u.exec(reason)?.[1];
-    const near = usual ? [usual] : namesNear(own, vocabulary());
-    return near.slice(0, 1).map((label) => ({ label, edits: [{ from, to, insert: label }] }));
+  across,
+  choose(text, { from, to }, { vocabulary }) {
+    return namesNear(text.slice(from, to), vocabulary())
+      .slice(0, 1)
+      .map((label) => ({ label, edits: [{ from, to, insert: label }] }));
   },
 };
-
-function namesNear(name: string, vocabulary: ReturnType<Circumstances["vocabulary"]>): string[] {
-  return vocabulary
-    .near(name.toLowerCase())
-    .filter(({ word }) => /^\p{Lu}/u.test(word) && differsByOne(name, word))
-    .map(({ word }) => withoutPossessive(word));
-}
-
-function judge(facts: readonly PlacedFact<UsedName>[], { words }: Circumstances): Finding[] {
-  const counts = new Map<string, number>();
-  for (const { fact } of facts) counts.set(fact.name, (counts.get(fact.name) ?? 0) + 1);
-  const often = [...counts].filter(([, count]) => count >= OFTENER);
-  const usual = new Map<string, string>();
-  for (const [name, count] of counts) {
-    if (words.has(name.toLowerCase())) continue;
-    const other = often.find(
-      ([known, times]) => known !== name && times >= OFTENER * count && differsByOne(name, known),
-    );
-    if (other) usual.set(name, other[0]);
-  }
-  return facts.flatMap(({ block, fact: { from, to, name } }) => {
-    const known = usual.get(name);
-    if (known === undefined) return [];
-    const reason = `“${name}” stands here; the document has “${known}” ${counts.get(known)} times.`;
-    return [{ block, from, to, reason, group: `${oddName.id}:${name}` }];
-  });
-}
 
 /** One letter too many, too few, another, or two swapped; a plural or possessive is none. */
 function differsByOne(one: string, other: string): boolean {

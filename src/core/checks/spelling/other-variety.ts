@@ -4,7 +4,7 @@ import { isPrefix, verdictOf, withoutPossessive } from "../../language/known.ts"
 import { ALL_VARIETIES, VARIETY_BITS } from "../../language/lexicon.ts";
 import { isBritishWord, otherWord } from "../../language/us-and-gb-words.ts";
 import { VARIETIES, type Variety } from "../../manuscript/model.ts";
-import type { Check, Fact, Finding } from "../check.ts";
+import type { Check, Fact } from "../check.ts";
 
 interface VarietyWord extends Fact {
   word: string;
@@ -60,23 +60,21 @@ export const otherVariety: Check<VarietyWord> = {
     }
     return facts;
   },
-  judge(facts, { variety, words }) {
-    return facts.flatMap(({ block, fact }): Finding[] => {
-      if (words.has(fact.key) || words.has(fact.word.toLowerCase())) return [];
-      const { from, to } = fact;
-      const place = { block, from, to, group: `${otherVariety.id}:${fact.key}` };
-      if (fact.twin) {
-        const british = isBritishWord(fact.key);
-        if (british !== (variety === "en-US")) return [];
-        const side = british ? "British" : "US";
-        const reason = `“${fact.word}” is the ${side} word; ${VARIETY_NAMES[variety]} copy has “${fact.twin}”.`;
-        return [{ ...place, reason, weight: "weigh" }];
-      }
-      if (verdictOf(fact.bits, variety) !== "other-variety") return [];
-      const [own] = VARIETIES.filter((one) => fact.bits & VARIETY_BITS[one]);
-      const reason = `“${fact.word}” is a ${own ? VARIETY_NAMES[own] : "foreign"} spelling; this document is read as ${VARIETY_NAMES[variety]} English.`;
-      return [{ ...place, reason }];
-    });
+  conclude(fact, { variety, words }) {
+    if (words.has(fact.key) || words.has(fact.word.toLowerCase())) return null;
+    const { from, to } = fact;
+    const place = { from, to, group: `${otherVariety.id}:${fact.key}` };
+    if (fact.twin) {
+      const british = isBritishWord(fact.key);
+      if (british !== (variety === "en-US")) return null;
+      const side = british ? "British" : "US";
+      const reason = `“${fact.word}” is the ${side} word; ${VARIETY_NAMES[variety]} copy has “${fact.twin}”.`;
+      return { ...place, reason, weight: "weigh" };
+    }
+    if (verdictOf(fact.bits, variety) !== "other-variety") return null;
+    const [own] = VARIETIES.filter((one) => fact.bits & VARIETY_BITS[one]);
+    const reason = `“${fact.word}” is a ${own ? VARIETY_NAMES[own] : "foreign"} spelling; this document is read as ${VARIETY_NAMES[variety]} English.`;
+    return { ...place, reason };
   },
   choose(text, { from, to }, { language, variety, vocabulary, soundRules }) {
     const word = text.slice(from, to);

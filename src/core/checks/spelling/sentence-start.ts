@@ -21,13 +21,7 @@ export const sentenceStart: Check = {
     { leave: "The gauge (see p. four) fell ... and rose." },
   ],
   examine,
-  judge: (facts) =>
-    facts.map(({ block, fact: { from, to } }) => ({
-      block,
-      from,
-      to,
-      reason: "A sentence begins with a capital.",
-    })),
+  conclude: ({ from, to }) => ({ from, to, reason: "A sentence begins with a capital." }),
   choose(text, { from, to }) {
     const word = text.slice(from, to);
     const insert = (word[0] ?? "").toUpperCase() + word.slice(1);

@@ -49,13 +49,7 @@ export const missingSpace: Check<MissingSpace> = {
     }
     return facts;
   },
-  judge: (facts) =>
-    facts.map(({ block, fact: { from, to } }) => ({
-      block,
-      from,
-      to,
-      reason: "No space stands after the stop.",
-    })),
+  conclude: ({ from, to }) => ({ from, to, reason: "No space stands after the stop." }),
   choose(text, { from, to }) {
     const label = text.slice(from, to).replace(/([.,;:?!])/, "$1 ");
     return [{ label, edits: [{ from, to, insert: label }] }];
@@ -85,13 +79,11 @@ export const brokenWord: Check<BrokenWord> = {
     if (kind === "code" || !/[-\u2010]\s/.test(text)) return [];
     return tokens.flatMap((_, index) => brokenWordAt(text, tokens, index, lexicon) ?? []);
   },
-  judge: (facts) =>
-    facts.map(({ block, fact: { from, to, joined } }) => ({
-      block,
-      from,
-      to,
-      reason: `“${joined}” is broken by a hyphen.`,
-    })),
+  conclude: ({ from, to, joined }) => ({
+    from,
+    to,
+    reason: `“${joined}” is broken by a hyphen.`,
+  }),
   choose(text, { from, to }) {
     const label = text.slice(from, to).replace(/[-\u2010]\s+/, "");
     return [{ label, edits: [{ from, to, insert: label }] }];

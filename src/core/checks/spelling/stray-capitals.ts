@@ -34,16 +34,15 @@ function strayCapitalsCheck(
         return inCode ? [] : [{ from, to, word: text }];
       });
     },
-    judge: (facts, { words }) =>
-      facts
-        .filter(({ fact }) => !words.has(fact.word.toLowerCase()))
-        .map(({ block, fact: { from, to, word } }) => ({
-          block,
-          from,
-          to,
-          reason: `“${word}” has capitals where none belong.`,
-          group: `${id}:${word}`,
-        })),
+    conclude: ({ from, to, word }, { words }) =>
+      words.has(word.toLowerCase())
+        ? null
+        : {
+            from,
+            to,
+            reason: `“${word}” has capitals where none belong.`,
+            group: `${id}:${word}`,
+          },
     choose(text, { from, to }) {
       const insert = withoutStrayCapitals(text.slice(from, to), wrong);
       return [{ label: insert, edits: [{ from, to, insert }] }];

@@ -8,15 +8,16 @@ import { splitSentences } from "../../language/sentences.ts";
 import { strayCapitals } from "../../language/stray-capitals.ts";
 import { surroundingsOf } from "../../language/surroundings.ts";
 import { tokenise } from "../../language/tokens.ts";
-import type { Check, Circumstances, Fact, Finding, PlacedFact, Weight } from "../check.ts";
+import type { Across, Check, Circumstances, Fact, Verdict, Weight } from "../check.ts";
 import { LEAVE_BITS } from "../leave.ts";
+import { times } from "../telling.ts";
 import { WordKinds } from "./word-kinds.ts";
 
 interface UnknownWord extends Fact {
   word: string;
   /** Lower case, without a possessive ending: what makes two of them the same word. */
   key: string;
-  /** What kinds of unknown word it is, by `LEAVE_BITS`; names are told by `judge`. */
+  /** What kinds of unknown word it is, by `LEAVE_BITS`; names are told by how the document uses it. */
   kinds: number;
   /** First word of its sentence, where any word has a capital. */
   opening: boolean;
@@ -32,46 +33,6 @@ const NAME_RECURS = 2;
 const TERM_RECURS = 3;
 /** Used so often it is hardly a slip of the fingers, unless a very common word is near. */
 const MEANT_TWICE = 2;
-
-/** A word that no dictionary has. */
-export const unknownWord: Check<UnknownWord> = {
-  id: "spelling/unknown-word",
-  pass: "spelling",
-  weight: "fix",
-  code: "sp",
-  title: "Word in no dictionary",
-  why: "The word stands in no dictionary of the document’s variety of English and in none of your word lists. It may be a slip of the fingers, a spelling of another variety, or a name or term to add to a list.",
-  source: "The English dictionaries named in data/README.md",
-  examples: [
-    {
-      wrong: "The book was recieved too wet to read.",
-      right: "The book was received too wet to read.",
-    },
-    { wrong: "They moored beside the pontooon.", right: "They moored beside the pontoon." },
-    { leave: "Dr. Orrin Vale read the gauge at the well-known GH-104 mark, 3rd from left." },
-    { leave: "See https://gannet-head.example/tydes or write to keper@gannet-head.example." },
-    { leave: "Gannets (Morus bassanus) rest on stage xiv, 12 kPa above GHTO datum." },
-    { leave: "The unmoored launch went seawards past the lanternless bay." },
-  ],
-  takesWords: true,
-  examine,
-  judge,
-  choose(text, finding, { language, variety, vocabulary, soundRules }) {
-    const word = text.slice(finding.from, finding.to);
-    const own = vocabulary();
-    const sources = { ...language, variety, vocabulary: own, soundRules };
-    const around = surroundingsOf(text, tokenise(text), splitSentences(text), finding);
-    return correctWord(word, sources, CHOICES, around).map((correction) => {
-      const elsewhere = own.count(correction.toLowerCase());
-      return {
-        label: correction,
-        edits: [{ from: finding.from, to: finding.to, insert: correction }],
-        // Wrong in one place and right in others: that settles which is meant.
-        ...(elsewhere > 0 ? { note: `in this document ${times(elsewhere)}` } : {}),
-      };
-    });
-  },
-};
 
 function examine(block: AnalysedBlock, language: Language): UnknownWord[] {
   const facts: UnknownWord[] = [];
@@ -150,93 +111,135 @@ interface Use {
   /** With a capital, and with one that no sentence start explains. */
   capital: number;
   inside: number;
-  /** Somewhere a title or an initial introduces it, or it stands in a reference. */
-  named: boolean;
+  /** Where a title or an initial introduces it, or it stands in a reference. */
+  named: number;
+  /** How often each way of writing it stands there. */
+  written: Map<string, number>;
 }
 
-function usesOf(facts: readonly PlacedFact<UnknownWord>[]): Map<string, Use> {
-  const uses = new Map<string, Use>();
-  for (const { fact } of facts) {
-    const use = uses.get(fact.key) ?? { all: 0, capital: 0, inside: 0, named: false };
-    uses.set(fact.key, use);
-    use.all++;
-    const capital = isCapitalised(fact.word);
-    use.named ||= fact.named && capital;
-    if (capital) use.capital++;
-    if (capital && !fact.opening) use.inside++;
-  }
-  return uses;
+/** What its use makes of a word. */
+interface UseVerdict extends Verdict {
+  /** More than once: hardly a slip of the fingers. */
+  again: boolean;
+  /** A term is one question, however often it is used. */
+  term: boolean;
+  /** Somewhere it has a capital that no sentence start explains. */
+  inside: boolean;
+  alwaysCapital: boolean;
+  /** It is introduced as a name, or recurs as one. */
+  asName: boolean;
 }
 
-function judge(facts: readonly PlacedFact<UnknownWord>[], circumstances: Circumstances): Finding[] {
-  const { words, leave } = circumstances;
-  const open = facts.filter(
-    ({ fact }) =>
-      (fact.kinds & leave & ~LEAVE_BITS.derived) === 0 &&
-      !words.has(fact.key) &&
-      !words.has(fact.word.toLowerCase()),
-  );
-  const uses = usesOf(open);
-  const terms = new Set<string>();
-  const findings: Finding[] = [];
-  for (const { block, fact } of open) {
-    const use = uses.get(fact.key);
-    const finding = use && concluded(fact, use, circumstances);
-    if (!finding) continue;
-    // A term is one question, however often it is used.
-    const term = finding.weight === "settle" && use.all >= TERM_RECURS;
-    findings.push({
-      block,
-      from: fact.from,
-      to: fact.to,
-      group: `${unknownWord.id}:${fact.key}`,
-      follows: term && terms.has(fact.key),
-      ...finding,
+const across: Across<UnknownWord, Use, UseVerdict> = {
+  keysOf: ({ kinds, key, word }, _block, { leave, words }) =>
+    (kinds & leave & ~LEAVE_BITS.derived) !== 0 || words.has(key) || words.has(word.toLowerCase())
+      ? NO_KEYS
+      : [key],
+  start: () => ({ all: 0, capital: 0, inside: 0, named: 0, written: new Map() }),
+  count(use, { word, named, opening }, _key, by) {
+    const capital = isCapitalised(word);
+    use.all += by;
+    if (capital) use.capital += by;
+    if (capital && named) use.named += by;
+    if (capital && !opening) use.inside += by;
+    use.written.set(word, (use.written.get(word) ?? 0) + by);
+  },
+  judge: (_key, { all, capital, inside, named }) => ({
+    verdict: {
+      again: all >= MEANT_TWICE,
+      term: all >= TERM_RECURS,
+      inside: inside > 0,
+      alwaysCapital: capital >= all,
+      asName: named > 0 || inside >= NAME_RECURS,
+    },
+  }),
+  find(fact, use, circumstances) {
+    const said = concluded(fact, use, circumstances);
+    const gathers = said?.weight === "settle" && use.term;
+    return said && { from: fact.from, to: fact.to, ...said, ...(gathers ? { gathers } : {}) };
+  },
+  tell: (_key, { all, written }) =>
+    all < TERM_RECURS
+      ? []
+      : [
+          {
+            note: `It stands here ${times(all)}.`,
+            variants: [...written].flatMap(([text, count]) => (count > 0 ? [{ text, count }] : [])),
+          },
+        ],
+};
+
+/** A word that no dictionary has. */
+export const unknownWord: Check<UnknownWord> = {
+  id: "spelling/unknown-word",
+  pass: "spelling",
+  weight: "fix",
+  code: "sp",
+  title: "Word in no dictionary",
+  why: "The word stands in no dictionary of the document’s variety of English and in none of your word lists. It may be a slip of the fingers, a spelling of another variety, or a name or term to add to a list.",
+  source: "The English dictionaries named in data/README.md",
+  examples: [
+    {
+      wrong: "The book was recieved too wet to read.",
+      right: "The book was received too wet to read.",
+    },
+    { wrong: "They moored beside the pontooon.", right: "They moored beside the pontoon." },
+    { leave: "Dr. Orrin Vale read the gauge at the well-known GH-104 mark, 3rd from left." },
+    { leave: "See https://gannet-head.example/tydes or write to keper@gannet-head.example." },
+    { leave: "Gannets (Morus bassanus) rest on stage xiv, 12 kPa above GHTO datum." },
+    { leave: "The unmoored launch went seawards past the lanternless bay." },
+  ],
+  takesWords: true,
+  examine,
+  across,
+  choose(text, finding, { language, variety, vocabulary, soundRules }) {
+    const word = text.slice(finding.from, finding.to);
+    const own = vocabulary();
+    const sources = { ...language, variety, vocabulary: own, soundRules };
+    const around = surroundingsOf(text, tokenise(text), splitSentences(text), finding);
+    return correctWord(word, sources, CHOICES, around).map((correction) => {
+      const elsewhere = own.count(correction.toLowerCase());
+      return {
+        label: correction,
+        edits: [{ from: finding.from, to: finding.to, insert: correction }],
+        // Wrong in one place and right in others: that settles which is meant.
+        ...(elsewhere > 0 ? { note: `in this document ${times(elsewhere)}` } : {}),
+      };
     });
-    if (term) terms.add(fact.key);
-  }
-  return findings;
-}
+  },
+};
+
+const NO_KEYS: readonly string[] = [];
 
 /** What is to be said of an unknown word; null when it is taken for a name. */
 function concluded(
   fact: UnknownWord,
-  use: Use,
+  use: UseVerdict,
   circumstances: Circumstances,
 ): { reason: string; weight: Weight } | null {
   const { leave } = circumstances;
   // "untill" is built from "till" as "unmoored" is from "moored", but a common word is near it.
   if (fact.kinds & leave & LEAVE_BITS.derived && !closest(fact.key, circumstances, true))
     return null;
-  const unknown = `“${fact.word}” is in no dictionary`;
-  const often = use.all >= TERM_RECURS ? ` and stands here ${times(use.all)}` : "";
+  const unknown = `“${fact.word}” is in no dictionary.`;
   const capital = isCapitalised(fact.word) && fact.word !== fact.word.toUpperCase();
-  const asName = capital && use.inside > 0;
+  const asName = capital && use.inside;
   const near = closest(fact.key, circumstances, !capital);
   if (capital && leave & LEAVE_BITS.names && isName(use, near)) return null;
   // "Febuary" is a slip for a name, "Maintainance" for a word that opens a sentence.
   if (asName && !(near && isCapitalised(near.word) && near.frequency >= COMMON_FREQUENCY)) {
-    return {
-      reason: `${unknown}${often}. If it is a name, put it on a word list.`,
-      weight: "settle",
-    };
+    return { reason: `${unknown} If it is a name, put it on a word list.`, weight: "settle" };
   }
-  const recurs = use.all >= MEANT_TWICE;
   const common = fact.key.length < PLAIN_LENGTH ? EVERYDAY_FREQUENCY : COMMON_FREQUENCY;
-  if (!near || (recurs && near.frequency < common)) {
-    const term = often && " If it is a term, put it on a word list.";
-    return { reason: `${unknown}${often}.${term}`, weight: "settle" };
+  if (!near || (use.again && near.frequency < common)) {
+    const term = use.term ? " If it is a term, put it on a word list." : "";
+    return { reason: unknown + term, weight: "settle" };
   }
-  return { reason: `${unknown}${often}.`, weight: "fix" };
+  return { reason: unknown, weight: "fix" };
 }
 
-function times(count: number): string {
-  return count === 1 ? "once" : count === 2 ? "twice" : `${count} times`;
-}
-
-function isName(use: Use, near: NearWord | null): boolean {
-  if (use.capital < use.all) return false;
-  return use.named || use.inside >= NAME_RECURS || (near === null && use.inside > 0);
+function isName(use: UseVerdict, near: NearWord | null): boolean {
+  return use.alwaysCapital && (use.asName || (near === null && use.inside));
 }
 
 interface NearWord {
@@ -302,7 +305,7 @@ function isFormOf(key: string, word: string): boolean {
 }
 const FORM_LENGTH = 10;
 
-/** Judging runs after every edit and asks about the same words each time. */
+/** The same words are asked about again and again. */
 const answered = new Map<string, NearWord | null>();
 const MAX_ANSWERED = 20_000;
 

@@ -1,15 +1,16 @@
 import type { AnalysedBlock, Language } from "../../language/analysis.ts";
 import { CODE, QUOTED } from "../../language/syntax.ts";
 import { TAG, TAG_SETS } from "../../language/tag-sets.ts";
-import type { Check, Fact, Finding, PlacedFact } from "../check.ts";
+import type { Across, Check, Fact, Totals, Verdict } from "../check.ts";
+import { times } from "../telling.ts";
 
-/** A content word with its base form and its place in the count of words. */
+/** A content word with its base form. */
 interface ContentWord extends Fact {
   lemma: string;
   /** As it is written. */
   word: string;
-  /** Words of the block before it. */
-  at: number;
+  /** The same word before it in the block, as written there, and how many words before. */
+  before: { word: string; apart: number } | null;
   quoted: boolean;
   noun: boolean;
   /** log2 of its count in 50 million words. */
@@ -32,6 +33,7 @@ function findContentWords(block: AnalysedBlock, { words: table }: Language): Con
   const syntax = block.syntax();
   if (!syntax || !["paragraph", "item", "quote", "note"].includes(block.kind)) return [];
   const found: ContentWord[] = [];
+  const last = new Map<string, { word: string; at: number }>();
   let at = 0;
   for (let unit = 0; unit < syntax.words.length; unit++) {
     const tag = syntax.tags[unit] ?? 0;
@@ -48,7 +50,10 @@ function findContentWords(block: AnalysedBlock, { words: table }: Language): Con
     const { from, to } = syntax.units[unit] ?? NOWHERE;
     const quoted = ((syntax.places[unit] ?? 0) & QUOTED) !== 0;
     const written = block.text.slice(from, to);
-    found.push({ from, to, lemma, word: written, at, quoted, noun, frequency });
+    const same = last.get(lemma);
+    last.set(lemma, { word: written, at });
+    const before = same ? { word: same.word, apart: at - same.at } : null;
+    found.push({ from, to, lemma, word: written, before, quoted, noun, frequency });
   }
   return found;
 }
@@ -62,6 +67,19 @@ const NEAR = 14;
 /** In a document, uses of one word from which on it may be its subject. */
 const SUBJECT = 7;
 
+interface LemmaTally {
+  count: number;
+}
+
+/** Both checks count words by their base forms. */
+const byLemma = {
+  keysOf: ({ lemma }: ContentWord) => [lemma],
+  start: (): LemmaTally => ({ count: 0 }),
+  count(tally: LemmaTally, _fact: ContentWord, _key: string, by: 1 | -1) {
+    tally.count += by;
+  },
+};
+
 /** The same rare word again within a line or two. */
 export const closeRepetition: Check<ContentWord> = {
   id: "wording/close-repetition",
@@ -74,30 +92,21 @@ export const closeRepetition: Check<ContentWord> = {
   examples: [{ leave: "It was high, and it was wide, and it was old." }],
   aPage: 3,
   examine: contentWords,
-  judge(facts) {
-    const counts = countLemmas(facts);
-    const findings: Finding[] = [];
-    const last = new Map<string, { block: number; fact: ContentWord }>();
-    for (const placed of facts) {
-      const { block, fact } = placed;
-      const before = last.get(fact.lemma);
-      last.set(fact.lemma, placed);
-      if (!before || before.block !== block || fact.quoted) continue;
-      const apart = fact.at - before.fact.at;
-      if (apart > NEAR || apart < 2 || (counts.get(fact.lemma) ?? 0) >= SUBJECT) continue;
-      if (fact.frequency > NEAR_COMMON) continue;
-      findings.push({
-        block,
-        from: fact.from,
-        to: fact.to,
-        reason: `“${before.fact.word}” stands ${apart} words before. G shows the places, M other words.`,
-        group: `wording/close-repetition:${fact.lemma}`,
-      });
-    }
-    return findings;
+  across: {
+    ...byLemma,
+    judge: (_lemma, { count }) => ({ verdict: count < SUBJECT ? NEARNESS : null }),
+    find({ from, to, before, quoted, frequency }) {
+      if (!before || quoted || frequency > NEAR_COMMON) return null;
+      if (before.apart > NEAR || before.apart < 2) return null;
+      const reason = `“${before.word}” stands ${before.apart} words before. G shows the places, M other words.`;
+      return { from, to, reason };
+    },
   },
   choose: () => [],
 };
+
+/** Whatever is near counts. */
+const NEARNESS: Verdict = {};
 
 const NEAR_COMMON = 11.5;
 
@@ -116,39 +125,48 @@ export const overusedWord: Check<ContentWord> = {
   source: "common practice; usual frequencies as in data/README.md",
   examples: [{ leave: "The tide turned." }],
   examine: contentWords,
-  judge(facts) {
-    const counts = countLemmas(facts);
-    const total = facts.length * WORDS_A_CONTENT_WORD;
-    const findings: Finding[] = [];
-    const seen = new Set<string>();
-    for (const { block, fact } of facts) {
-      const count = counts.get(fact.lemma) ?? 0;
-      if (count < LEAST_USES || (1000 * count) / total < OFTEN) continue;
+  across: {
+    ...byLemma,
+    totals: () => new ContentTotal(),
+    judge(_lemma, { count }, total) {
+      if (count < LEAST_USES) return { verdict: null };
+      // At most this many content words in all, and it is used often.
+      const most = Math.floor((1000 * count) / (OFTEN * WORDS_A_CONTENT_WORD));
+      return total <= most
+        ? { verdict: OFTEN_USED, until: most + 1 }
+        : { verdict: null, from: most + 1 };
+    },
+    find({ from, to, word, noun, quoted }) {
       // Nouns are mostly what the text is about; qualities and doings are habits.
-      if (fact.noun || fact.quoted) continue;
-      findings.push({
-        block,
-        from: fact.from,
-        to: fact.to,
-        reason: `“${fact.word}” is used ${count} times, far more often than usual.`,
-        group: `wording/overused-word:${fact.lemma}`,
-        follows: seen.has(fact.lemma),
-      });
-      seen.add(fact.lemma);
-    }
-    return findings;
+      if (noun || quoted) return null;
+      return { from, to, reason: `“${word}” is used far more often than usual.`, gathers: true };
+    },
+    tell: (lemma, { count }) => [{ note: `“${lemma}” is used ${times(count)}, in all its forms.` }],
   },
   choose: () => [],
 };
 
+const OFTEN_USED: Verdict = {};
+
+/** The content words of the document. */
+class ContentTotal implements Totals<LemmaTally> {
+  private total = 0;
+
+  add({ count }: LemmaTally): void {
+    this.total += count;
+  }
+
+  remove({ count }: LemmaTally): void {
+    this.total -= count;
+  }
+
+  level(): number {
+    return this.total;
+  }
+}
+
 /** About one word in three says something of the matter. */
 const WORDS_A_CONTENT_WORD = 3;
-
-function countLemmas(facts: readonly PlacedFact<ContentWord>[]): Map<string, number> {
-  const counts = new Map<string, number>();
-  for (const { fact } of facts) counts.set(fact.lemma, (counts.get(fact.lemma) ?? 0) + 1);
-  return counts;
-}
 
 interface VoiceCount extends Fact {
   passive: boolean;
@@ -157,6 +175,32 @@ interface VoiceCount extends Fact {
 /** Share of finite verbs in the passive from which on a section reads as nobody's doing. */
 const SHARE = 0.4;
 const LEAST_VERBS = 12;
+
+interface VoiceTally {
+  all: number;
+  passive: number;
+}
+
+const bySection: Across<VoiceCount, VoiceTally> = {
+  keysOf: (_fact, { section }) => [String(section)],
+  start: () => ({ all: 0, passive: 0 }),
+  count(tally, { passive }, _section, by) {
+    tally.all += by;
+    if (passive) tally.passive += by;
+  },
+  judge: (_section, { all, passive }) => ({
+    verdict: all >= LEAST_VERBS && passive / all >= SHARE ? MOSTLY_PASSIVE : null,
+  }),
+  find: ({ from, to, passive }) =>
+    passive ? { from, to, reason: "Most verbs in this section are passive.", gathers: true } : null,
+  tell: (_section, { all, passive }) => [
+    {
+      note: `${Math.round((100 * passive) / all)}% of the section’s verbs are passive (${passive} of ${all}).`,
+    },
+  ],
+};
+
+const MOSTLY_PASSIVE: Verdict = {};
 
 /** A section most of which is in the passive voice. */
 export const passiveSection: Check<VoiceCount> = {
@@ -179,32 +223,6 @@ export const passiveSection: Check<VoiceCount> = {
       return [{ from, to, passive: verb.passive }];
     });
   },
-  judge(facts, { blocks }) {
-    const sections = new Map<number, { all: number; passive: PlacedFact<VoiceCount>[] }>();
-    for (const placed of facts) {
-      const section = blocks[placed.block]?.section ?? 0;
-      const counted = sections.get(section) ?? { all: 0, passive: [] };
-      counted.all++;
-      if (placed.fact.passive) counted.passive.push(placed);
-      sections.set(section, counted);
-    }
-    const findings: Finding[] = [];
-    for (const [section, { all, passive }] of sections) {
-      const share = passive.length / all;
-      if (all < LEAST_VERBS || share < SHARE) continue;
-      const percent = Math.round(100 * share);
-      for (const [index, { block, fact }] of passive.entries()) {
-        findings.push({
-          block,
-          from: fact.from,
-          to: fact.to,
-          reason: `${percent}% of the verbs in this section are passive (${passive.length} of ${all}).`,
-          group: `wording/passive-section:${section}`,
-          follows: index > 0,
-        });
-      }
-    }
-    return findings;
-  },
+  across: bySection,
   choose: () => [],
 };

@@ -1,9 +1,9 @@
-import type { Fact, MarkFact, Pass } from "./checks/check.ts";
-import { CHECKS } from "./checks/index.ts";
-import type { AnalysedBlock } from "./language/analysis.ts";
-import { moveEdits } from "./manuscript/edits.ts";
-import type { Range, Span } from "./manuscript/model.ts";
-import { addCounts, type Counts } from "./readings/counts.ts";
+import type { Fact, MarkFact, Pass } from "../checks/check.ts";
+import { CHECKS } from "../checks/index.ts";
+import type { AnalysedBlock } from "../language/analysis.ts";
+import { moveEdits } from "../manuscript/edits.ts";
+import type { Range, Span } from "../manuscript/model.ts";
+import { addCounts, type Counts } from "../readings/counts.ts";
 
 /** What examining gives, of a block or of the windows of a long one. */
 

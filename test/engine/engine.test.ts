@@ -1,12 +1,13 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
-import { type CheckSettings, Engine } from "../src/core/engine.ts";
-import { applyEdits } from "../src/core/manuscript/edits.ts";
-import { copyLayout, shiftBlocks } from "../src/core/manuscript/layout.ts";
-import { linesManuscript } from "../src/core/manuscript/lines.ts";
-import type { Edit } from "../src/core/manuscript/model.ts";
-import { loadLanguage } from "./support/language.ts";
-import { seeded } from "./support/random.ts";
+import { Engine } from "../../src/core/engine/engine.ts";
+import type { CheckSettings } from "../../src/core/engine/mark.ts";
+import { applyEdits } from "../../src/core/manuscript/edits.ts";
+import { copyLayout, shiftBlocks } from "../../src/core/manuscript/layout.ts";
+import { linesManuscript } from "../../src/core/manuscript/lines.ts";
+import type { Edit } from "../../src/core/manuscript/model.ts";
+import { loadLanguage } from "../support/language.ts";
+import { seeded } from "../support/random.ts";
 
 const language = loadLanguage();
 const settings: CheckSettings = { variety: "en-GB", kind: "report", appetites: {}, words: [] };
@@ -57,9 +58,9 @@ describe("the engine", () => {
   test("reports the blocks whose marks changed and no others", () => {
     const engine = checked(linesManuscript(TEXT));
     const update = engine.edit([{ from: 13, to: 21, insert: "received" }]);
-    assert.deepEqual([...update.keys()], [0]);
+    assert.deepEqual([...update.marks.keys()], [0]);
     assert.deepEqual(
-      update.get(0)?.map(({ text }) => text),
+      update.marks.get(0)?.map(({ text }) => text),
       ["the the"],
     );
   });
@@ -68,7 +69,7 @@ describe("the engine", () => {
     const engine = checked(linesManuscript("By Leetford.\nTo Leetford.\nFrom Leetford."));
     assert.deepEqual(engine.allMarks(), []);
     const update = engine.edit([{ from: 3, to: 4, insert: "l" }]);
-    assert.deepEqual([...update.keys()], [0, 1, 2]);
+    assert.deepEqual([...update.marks.keys()], [0, 1, 2]);
   });
 
   test("yields while it examines, so that it can be stopped", () => {

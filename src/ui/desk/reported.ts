@@ -1,8 +1,9 @@
-import type { Mark } from "../../core/engine.ts";
+import type { Group, Mark, Report, Tables } from "../../core/engine/mark.ts";
 import type { SettledPlaces } from "../../core/ledger/settled.ts";
 import { mapPosition, touches } from "../../core/manuscript/edits.ts";
 import { blockIndexAt } from "../../core/manuscript/layout.ts";
 import type { Block, Edit } from "../../core/manuscript/model.ts";
+import { NO_COUNTS } from "../../core/readings/counts.ts";
 
 /** A mark and where it stands in the document now. */
 export interface PlacedMark {
@@ -12,10 +13,14 @@ export interface PlacedMark {
 }
 
 /**
- * The marks the worker has reported, by block, kept in place through edits until it reports again.
- * `blocks` are the desk's own, shifted by it before `shift` is called.
+ * What the worker has reported of a document: its groups and tables, and its marks by block, which are
+ * kept in place through edits until it reports again. `blocks` are the desk's own, shifted by it before
+ * `shift` is called.
  */
-export class MarksBoard {
+export class Reported {
+  /** Of what is told of groups and shown in tables, the latest. */
+  readonly groups = new Map<string, Group>();
+  tables: Tables = { counts: NO_COUNTS, withheld: new Map() };
   private marks: (readonly Mark[])[] = [];
   /** The edits of each block that no report has taken in yet, oldest first; offsets in the block. */
   private readonly recent = new Map<number, { revision: number; edits: readonly Edit[] }[]>();
@@ -32,7 +37,13 @@ export class MarksBoard {
    * Takes in a report made for a revision: its marks are moved through what was changed since, and
    * those whose text was touched are left out. Returns the blocks whose marks are others now.
    */
-  report(update: ReadonlyMap<number, readonly Mark[]>, revision: number): number[] {
+  report({ whole, marks: update, groups, tables }: Report, revision: number): number[] {
+    if (whole) this.groups.clear();
+    for (const [id, group] of groups) {
+      if (group) this.groups.set(id, group);
+      else this.groups.delete(id);
+    }
+    this.tables = { ...this.tables, ...tables };
     for (const [block, steps] of this.recent) {
       const later = steps.filter((step) => step.revision > revision);
       if (later.length === 0) this.recent.delete(block);

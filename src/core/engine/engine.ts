@@ -1,0 +1,363 @@
+import {
+  type Choice,
+  type Circumstances,
+  type Fact,
+  type MarkFact,
+  PASSES,
+  type Pass,
+} from "../checks/check.ts";
+import { CHECKS, checkById } from "../checks/index.ts";
+import { appetiteFor } from "../checks/kinds.ts";
+import { leftAlone } from "../checks/leave.ts";
+import type { Language } from "../language/analysis.ts";
+import type { Vocabulary } from "../language/corrections.ts";
+import { respell } from "../language/respell.ts";
+import { DocumentVocabulary } from "../language/vocabulary.ts";
+import { applyEdits, moveEdits } from "../manuscript/edits.ts";
+import { blockIndexAt, copyLayout, shiftBlocks, shiftSpans } from "../manuscript/layout.ts";
+import type { Block, Edit, Manuscript, Span } from "../manuscript/model.ts";
+import { addCounts, type Counts, NO_COUNTS, subtractCounts } from "../readings/counts.ts";
+import type { Examined } from "./examined.ts";
+import { Examiner } from "./examiner.ts";
+import { Findings } from "./findings.ts";
+import type { CheckSettings, Group, Mark, Report, Tables } from "./mark.ts";
+import { marksOf, sameMarks } from "./marks.ts";
+import { Pages } from "./pages.ts";
+
+/** Contents kept beyond the current ones, so that undoing an edit costs nothing. */
+const SPARE_CACHE = 2000;
+/** Blocks examined before others get a turn. */
+const BATCH = 64;
+const NO_MARKS: readonly Mark[] = [];
+const NO_FACTS: Examined["facts"] = [];
+
+/**
+ * Runs the checks over a manuscript and keeps marks, groups and tables up to date through edits. Each
+ * block is examined once for each content it has had (`Examiner`); each check draws its conclusions
+ * again only where its facts, or the verdicts they hang on, became others (`Findings`).
+ */
+export class Engine {
+  private readonly blocks: Block[];
+  private readonly spans: Span[];
+  private readonly texts: string[];
+  private examined: Examined[] = [];
+  /** The facts that the findings were drawn from, by block. */
+  private drawn: Examined["facts"][] = [];
+  /** The checks that run, with their order in CHECKS. */
+  private running: { order: number; findings: Findings }[] = [];
+  private marks: (readonly Mark[])[] = [];
+  private readonly groups = new Map<string, Group>();
+  private total: Counts = NO_COUNTS;
+  private pages = new Pages(0);
+  private words: ReadonlySet<string>;
+  private vocabulary: DocumentVocabulary | null = null;
+  private lately = 0;
+  /** The tables as they were last reported. */
+  private told: Tables | null = null;
+
+  constructor(
+    manuscript: Pick<Manuscript, "text" | "blocks" | "spans">,
+    private readonly language: Language,
+    private settings: CheckSettings,
+    private readonly examiner = new Examiner(language),
+  ) {
+    const { blocks, spans } = copyLayout(manuscript);
+    this.blocks = blocks;
+    this.spans = spans;
+    this.texts = blocks.map(({ from, to }) => manuscript.text.slice(from, to));
+    this.words = lowerCase(settings.words);
+  }
+
+  /**
+   * Examines every block for some passes, beside those it was examined for before, a batch at a
+   * time, and yields how many are done, so that the caller can report, let others run, or stop.
+   * Marks are there once it has run to its end.
+   */
+  *examineAll(passes: readonly Pass[] = PASSES): Generator<number> {
+    this.examiner.add(passes);
+    const spansByBlock = this.groupSpans();
+    for (let index = 0; index < this.blocks.length; index++) {
+      this.examined[index] = this.examine(index, spansByBlock.get(index) ?? []);
+      if (index % BATCH === BATCH - 1) yield index + 1;
+    }
+    this.total = addCounts(this.examined.map(({ counts }) => counts));
+    this.drawAnew();
+    yield this.blocks.length;
+  }
+
+  /** What is shown beside the marks. */
+  tables(): Tables {
+    const withheld = new Map<string, number>();
+    for (const { findings } of this.running) {
+      const count = findings.room?.withheld ?? 0;
+      if (count > 0) withheld.set(findings.check.id, count);
+    }
+    return { counts: this.total, withheld };
+  }
+
+  /** Words, sentences and characters of the whole document. */
+  counts(): Counts {
+    return this.total;
+  }
+
+  /** Blocks in all. */
+  get size(): number {
+    return this.blocks.length;
+  }
+
+  /** All marks in reading order. */
+  allMarks(): Mark[] {
+    return this.marks.flat();
+  }
+
+  /** All groups of which something is told. */
+  allGroups(): ReadonlyMap<string, Group> {
+    return this.groups;
+  }
+
+  /** Facts looked at for the last edit or change of settings, in whatever block they lie. */
+  get visited(): number {
+    return this.lately;
+  }
+
+  /** Everything as it stands, blocks without marks included. */
+  wholeReport(): Report {
+    const marks = new Map(this.blocks.map((_, block) => [block, this.marks[block] ?? NO_MARKS]));
+    return { whole: true, marks, groups: new Map(this.groups), tables: this.tables() };
+  }
+
+  /** The block's text range in the document. */
+  blockRange(index: number): { from: number; to: number } {
+    const block = this.blocks[index];
+    return { from: block?.from ?? 0, to: block?.to ?? 0 };
+  }
+
+  /** The block's text as it is now. */
+  textOf(index: number): string {
+    return this.texts[index] ?? "";
+  }
+
+  /**
+   * Takes in edits (sorted, each inside one block) and re-checks what they touch. The blocks they lie
+   * in are reported whether their marks are others or not: whoever moved marks through the edits may
+   * have dropped some.
+   */
+  edit(edits: readonly Edit[]): Report {
+    const byBlock = new Map<number, Edit[]>();
+    for (const edit of edits) {
+      const index = blockIndexAt(this.blocks, edit.from);
+      const own = byBlock.get(index);
+      if (own) own.push(edit);
+      else byBlock.set(index, [edit]);
+    }
+    for (const [index, own] of byBlock) {
+      const { from } = this.blockRange(index);
+      const before = this.texts[index] ?? "";
+      const after = applyEdits(before, moveEdits(own, -from));
+      this.texts[index] = after;
+      this.vocabulary?.replace(before, after);
+    }
+    shiftBlocks(this.blocks, edits);
+    shiftSpans(this.spans, edits);
+    const before = this.visitedSoFar();
+    for (const index of byBlock.keys()) {
+      const { counts } = this.examined[index] ?? { counts: NO_COUNTS };
+      const now = this.examine(index, this.spansOf(index));
+      this.examined[index] = now;
+      this.total = addCounts([subtractCounts(this.total, counts), now.counts]);
+      this.draw(index);
+    }
+    this.examiner.trim(this.blocks.length + SPARE_CACHE);
+    const report = this.settle(byBlock.keys());
+    this.lately = this.visitedSoFar() - before;
+    return report;
+  }
+
+  /** Changes what is checked; blocks need no second look. */
+  configure(settings: CheckSettings): Report {
+    if (settings.words !== this.settings.words) {
+      this.words = lowerCase(settings.words);
+      this.vocabulary = null;
+    }
+    this.settings = settings;
+    return this.drawAnew();
+  }
+
+  /** The ways to mend a mark, worked out when asked for. Offsets in the block's text. */
+  choices(mark: Pick<Mark, "rule" | "block" | "from" | "to">): Choice[] {
+    const check = checkById(mark.rule);
+    if (check?.choose) {
+      return check.choose(this.texts[mark.block] ?? "", mark, this.circumstances());
+    }
+    const order = CHECKS.findIndex(({ id }) => id === mark.rule);
+    const facts = (this.examined[mark.block]?.facts[order] ?? []) as readonly MarkFact[];
+    const fact = facts.find(({ from, to }) => from === mark.from && to === mark.to);
+    return (fact?.choices ?? []).map((choice) => this.inVariety(choice));
+  }
+
+  /** A choice as the document's variety spells it. */
+  private inVariety(choice: Choice): Choice {
+    const spell = (text: string) => respell(text, this.settings.variety, this.language.lexicon);
+    const edits = choice.edits.map((edit) => ({ ...edit, insert: spell(edit.insert) }));
+    return { ...choice, label: spell(choice.label), edits };
+  }
+
+  private examine(index: number, spans: Span[]): Examined {
+    const block = this.blocks[index];
+    if (!block) return { analysed: null, facts: [], read: [], counts: NO_COUNTS };
+    const own = spans.map((span) => ({
+      ...span,
+      from: span.from - block.from,
+      to: span.to - block.from,
+    }));
+    return this.examiner.examine(block.kind, this.texts[index] ?? "", own);
+  }
+
+  private circumstances(): Circumstances {
+    const { variety, kind, leave, soundRules } = this.settings;
+    return {
+      variety,
+      kind,
+      words: this.words,
+      language: this.language,
+      leave: leftAlone(kind, leave ?? {}),
+      vocabulary: () => this.vocabularyNow(),
+      soundRules: soundRules ?? [],
+    };
+  }
+
+  /** Made when first asked for after a change. */
+  private vocabularyNow(): Vocabulary {
+    this.vocabulary ??= new DocumentVocabulary(
+      this.texts,
+      this.settings.words,
+      this.language.lexicon,
+    );
+    return this.vocabulary;
+  }
+
+  /** Draws all conclusions from nothing. */
+  private drawAnew(): Report {
+    const circumstances = this.circumstances();
+    this.running = [...CHECKS.entries()].flatMap(([order, check]) => {
+      const appetite = appetiteFor(check, this.settings);
+      if (appetite === "off" || !this.examiner.has(check.pass)) return [];
+      const host = {
+        block: (index: number) => this.blocks[index],
+        facts: (index: number): readonly Fact[] | undefined => this.drawn[index]?.[order],
+      };
+      return [{ order, findings: new Findings(check, appetite, circumstances, host) }];
+    });
+    this.drawn = [];
+    this.pages = new Pages(this.blocks.length);
+    const gone = new Map([...this.groups.keys()].map((id) => [id, null]));
+    this.groups.clear();
+    for (let index = 0; index < this.blocks.length; index++) this.draw(index);
+    const report = this.settle([], true);
+    this.lately = this.visitedSoFar();
+    return { ...report, groups: new Map([...gone, ...report.groups]) };
+  }
+
+  /** Puts the facts that a block has now in the place of those it had. */
+  private draw(index: number): void {
+    const before = this.drawn[index] ?? NO_FACTS;
+    const now = this.examined[index]?.facts ?? NO_FACTS;
+    this.drawn[index] = now;
+    for (const { order, findings } of this.running) {
+      findings.replace(index, before[order], now[order]);
+    }
+  }
+
+  /** Brings marks, groups and tables up to date; `all` looks at every block. */
+  private settle(reported: Iterable<number>, all = false): Report {
+    const stale = new Set<number>(all ? this.blocks.keys() : reported);
+    const groups: Report["groups"] = new Map();
+    const pages = this.pages.update((block) => this.examined[block]?.counts.words ?? 0);
+    for (const { findings } of this.running) {
+      const changed = new Set<number>();
+      findings.settle(
+        (block) => changed.add(block),
+        (id, group) => this.tell(id, group, groups),
+      );
+      for (const block of this.roomsChanged(findings, changed, pages)) stale.add(block);
+      for (const block of changed) stale.add(block);
+    }
+    const marks: Report["marks"] = new Map();
+    for (const index of [...stale].sort((a, b) => a - b)) {
+      const now = this.marksIn(index);
+      if (sameMarks(this.marks[index] ?? NO_MARKS, now)) continue;
+      this.marks[index] = now;
+      marks.set(index, now);
+    }
+    for (const index of reported) marks.set(index, this.marks[index] ?? NO_MARKS);
+    return { whole: false, marks, groups, tables: this.tablesChanged() };
+  }
+
+  /** The blocks that show more or fewer marks of a check, since their page has other places now. */
+  private roomsChanged(
+    findings: Findings,
+    changed: ReadonlySet<number>,
+    pages: ReadonlySet<number>,
+  ): number[] {
+    const { room } = findings;
+    if (!room) return [];
+    const affected = new Set(pages);
+    for (const block of changed) affected.add(this.pages.of(block));
+    return [...affected].flatMap((page) => {
+      const { first, last } = this.pages.blocksOn(page);
+      return room.recount(first, last, (block) => findings.placesIn(block));
+    });
+  }
+
+  private tell(id: string, group: Group | null, groups: Report["groups"]): void {
+    const before = this.groups.get(id);
+    if (!before && !group) return;
+    if (before && group && JSON.stringify(before) === JSON.stringify(group)) return;
+    if (group) this.groups.set(id, group);
+    else this.groups.delete(id);
+    groups.set(id, group);
+  }
+
+  private marksIn(index: number): readonly Mark[] {
+    const block = { index, id: this.blocks[index]?.id ?? "", text: this.texts[index] ?? "" };
+    return marksOf(
+      block,
+      this.running.map(({ findings }) => findings),
+    );
+  }
+
+  private visitedSoFar(): number {
+    return this.running.reduce((sum, { findings }) => sum + findings.visited, 0);
+  }
+
+  /** The tables that say something else than when they were last reported. */
+  private tablesChanged(): Partial<Tables> {
+    const { counts, withheld } = this.tables();
+    const before = this.told;
+    this.told = { counts, withheld };
+    const same =
+      before?.withheld.size === withheld.size &&
+      [...withheld].every(([rule, count]) => before.withheld.get(rule) === count);
+    return { ...(before?.counts === counts ? {} : { counts }), ...(same ? {} : { withheld }) };
+  }
+
+  private groupSpans(): Map<number, Span[]> {
+    const groups = new Map<number, Span[]>();
+    for (const span of this.spans) {
+      const index = blockIndexAt(this.blocks, span.from);
+      const group = groups.get(index);
+      if (group) group.push(span);
+      else groups.set(index, [span]);
+    }
+    return groups;
+  }
+
+  private spansOf(index: number): Span[] {
+    const { from, to } = this.blockRange(index);
+    return this.spans.filter((span) => span.from >= from && span.to <= to);
+  }
+}
+
+function lowerCase(words: readonly string[]): ReadonlySet<string> {
+  return new Set(words.map((word) => word.toLowerCase()));
+}

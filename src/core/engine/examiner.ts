@@ -1,0 +1,103 @@
+import { type Check, type Fact, PASSES, type Pass } from "../checks/check.ts";
+import { CHECKS } from "../checks/index.ts";
+import { matchesOf } from "../checks/patterns/all-patterns.ts";
+import type { Match } from "../checks/patterns/matcher.ts";
+import { type AnalysedBlock, analyse, type Language } from "../language/analysis.ts";
+import { LONGEST_WHOLE, windowsOf } from "../language/windows.ts";
+import type { BlockKind, Span } from "../manuscript/model.ts";
+import { countBlock } from "../readings/counts.ts";
+import { clipped, type Examined, joined } from "./examined.ts";
+
+/** The checks of each pass with their order in CHECKS. */
+const CHECKS_OF = Object.fromEntries(
+  PASSES.map((pass) => [
+    pass,
+    CHECKS.flatMap((check, order) => (check.pass === pass ? [{ check, order }] : [])),
+  ]),
+) as Record<Pass, { check: Check; order: number }[]>;
+const NO_MATCH: readonly Match[] = [];
+const NO_FACTS: readonly Fact[] = [];
+const NO_MATCHES: (readonly Match[] | undefined)[] = [];
+
+/**
+ * Examines blocks, each content once. Invariants: what is kept of a content is what every check of the
+ * passes read so far finds in it; the key of a content holds all that a check may look at, the kind of
+ * the block, its text and its spans.
+ */
+export class Examiner {
+  private readonly passes = new Set<Pass>();
+  private readonly cache = new Map<string, Examined>();
+
+  constructor(private readonly language: Language) {}
+
+  /** Has blocks examined for some passes, beside those asked for before. */
+  add(passes: readonly Pass[]): void {
+    for (const pass of passes) this.passes.add(pass);
+  }
+
+  /** Whether a pass is asked for. */
+  has(pass: Pass): boolean {
+    return this.passes.has(pass);
+  }
+
+  /** What the checks see in a block; offsets of spans are in its text. */
+  examine(kind: BlockKind, text: string, spans: Span[]): Examined {
+    if (text.length <= LONGEST_WHOLE) return this.examineText(kind, text, spans, false);
+    const windows = windowsOf(text);
+    const parts = windows.map(({ from, to }) =>
+      this.examineText(kind, text.slice(from, to), clipped(spans, from, to), true),
+    );
+    return joined(parts, windows);
+  }
+
+  /** Forgets the contents not asked about for longest, down to a number. */
+  trim(most: number): void {
+    let excess = this.cache.size - most;
+    if (excess <= 0) return;
+    for (const key of this.cache.keys()) {
+      this.cache.delete(key);
+      if (--excess <= 0) return;
+    }
+  }
+
+  /** Examines a block's text, or one window of it. */
+  private examineText(kind: BlockKind, text: string, spans: Span[], part: boolean): Examined {
+    const key = contentKey(kind, text, spans, part);
+    const again = () => ({ ...analyse(kind, text, spans, this.language), part });
+    let examined = this.cache.get(key);
+    if (!examined) {
+      const analysed = again();
+      examined = { analysed, facts: [], read: [], counts: countBlock(analysed) };
+      this.cache.set(key, examined);
+    }
+    this.readFor(examined, again);
+    return examined;
+  }
+
+  /** Runs the checks of the passes asked for that have not read a block yet. */
+  private readFor(examined: Examined, again: () => AnalysedBlock): void {
+    const { facts, read } = examined;
+    const lacking = [...this.passes].filter((pass) => !read.includes(pass));
+    if (lacking.length > 0) {
+      const analysed = examined.analysed ?? again();
+      const patterned = lacking.some((pass) => pass !== "spelling");
+      const matches = patterned ? matchesOf(analysed, this.language) : NO_MATCHES;
+      for (const pass of lacking) {
+        for (const { check, order } of CHECKS_OF[pass]) {
+          const own = matches[order];
+          facts[order] =
+            check.needsMatches && !own
+              ? NO_FACTS
+              : check.examine(analysed, this.language, own ?? NO_MATCH);
+        }
+      }
+      read.push(...lacking);
+    }
+    if (read.length === PASSES.length) examined.analysed = null;
+  }
+}
+
+function contentKey(kind: BlockKind, text: string, spans: readonly Span[], part: boolean): string {
+  const places = spans.map((span) => `${span.kind}${span.from}-${span.to}`);
+  return `${kind}\u0000${part ? "part" : ""}\u0000${places}\u0000${text}`;
+}

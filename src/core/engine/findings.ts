@@ -1,0 +1,152 @@
+import type {
+  Appetite,
+  Check,
+  Circumstances,
+  Conclusion,
+  Fact,
+  MarkFact,
+} from "../checks/check.ts";
+import { LEAVE_BITS } from "../checks/leave.ts";
+import type { Block } from "../manuscript/model.ts";
+import { Gathering } from "./gathering.ts";
+import { KeyedFacts } from "./keyed-facts.ts";
+import type { Group } from "./mark.ts";
+import { PageRoom } from "./page-room.ts";
+
+const NONE: readonly Conclusion[] = [];
+
+/** What a check's findings are looked up by and told with. */
+export interface FindingsHost {
+  block(index: number): Block | undefined;
+  /** The facts that the check has in a block now. */
+  facts(index: number): readonly Fact[] | undefined;
+}
+
+/**
+ * What one check finds under the settings it was made with, block by block. Invariant, after `settle`:
+ * the findings of every block are what a check made anew over all blocks would find.
+ */
+export class Findings {
+  /** Room for its marks on each page, where that is limited. */
+  readonly room: PageRoom | null;
+  private readonly found = new Map<number, readonly Conclusion[]>();
+  private readonly keyed: KeyedFacts | null;
+  private readonly gathering = new Gathering();
+  private readonly stale = new Set<number>();
+  private readonly spares: boolean;
+  private looked = 0;
+
+  constructor(
+    readonly check: Check,
+    private readonly appetite: Appetite,
+    private readonly circumstances: Circumstances,
+    private readonly host: FindingsHost,
+  ) {
+    const { across } = check;
+    this.keyed = across ? new KeyedFacts({ id: check.id, across }, circumstances) : null;
+    this.room = check.aPage === undefined ? null : new PageRoom(check.aPage);
+    this.spares = check.sparesSpeech === true && (circumstances.leave & LEAVE_BITS.speech) !== 0;
+  }
+
+  /** Facts looked at since this was made. */
+  get visited(): number {
+    return this.looked + (this.keyed?.visited ?? 0);
+  }
+
+  /** Takes in that a block has other facts; `settle` draws the conclusions. */
+  replace(
+    index: number,
+    before: readonly Fact[] | undefined,
+    now: readonly Fact[] | undefined,
+  ): void {
+    if (!before?.length && !now?.length) return;
+    const block = this.host.block(index);
+    if (block) this.keyed?.replace(index, block, before, now);
+    this.stale.add(index);
+  }
+
+  /**
+   * Draws the conclusions from everything put in since. `changed` gets the blocks whose findings may
+   * be others, `told` the groups of which something else is told.
+   */
+  settle(changed: (block: number) => void, told: (id: string, group: Group | null) => void): void {
+    const keys = new Set<string>();
+    const before = new Set<string>();
+    this.keyed?.settle(
+      (blocks) => {
+        for (const block of blocks) this.stale.add(block);
+      },
+      (key) => keys.add(key),
+    );
+    for (const index of this.stale) this.conclude(index, changed);
+    this.stale.clear();
+    for (const key of keys) {
+      for (const id of this.toldOf.get(key) ?? []) before.add(id);
+      const tellings = this.keyed?.tell(key) ?? [];
+      for (const { group, ...telling } of tellings) {
+        before.delete(group);
+        told(group, { ...telling, id: group, rule: this.check.id });
+      }
+      for (const id of before) told(id, null);
+      before.clear();
+      if (tellings.length > 0)
+        this.toldOf.set(
+          key,
+          tellings.map(({ group }) => group),
+        );
+      else this.toldOf.delete(key);
+    }
+  }
+
+  /** The groups told of by key. */
+  private readonly toldOf = new Map<string, readonly string[]>();
+
+  /** What is found in a block, in the order of its facts. */
+  in(index: number): readonly Conclusion[] {
+    return this.found.get(index) ?? NONE;
+  }
+
+  /** Which of a block's findings are stood for by the first of their group. */
+  followsIn(index: number): boolean[] {
+    return this.gathering.follows(index, this.in(index));
+  }
+
+  /** How many places of a block ask for room on the page. */
+  placesIn(index: number): number {
+    const found = this.found.get(index);
+    if (!found) return 0;
+    if (!found.some(({ gathers }) => gathers)) return found.length;
+    return this.followsIn(index).filter((follows) => !follows).length;
+  }
+
+  private conclude(index: number, changed: (block: number) => void): void {
+    const before = this.in(index);
+    const now = this.conclusionsIn(index);
+    if (now.length > 0) this.found.set(index, now);
+    else this.found.delete(index);
+    for (const block of this.gathering.replace(index, before, now)) changed(block);
+    changed(index);
+  }
+
+  private conclusionsIn(index: number): readonly Conclusion[] {
+    const facts = this.host.facts(index);
+    const block = this.host.block(index);
+    if (!facts || facts.length === 0 || !block) return NONE;
+    const found: Conclusion[] = [];
+    if (this.keyed) this.keyed.conclude(block, facts, found);
+    else {
+      this.looked += facts.length;
+      for (const fact of facts) {
+        const conclusion = this.concludeOne(fact);
+        if (conclusion) found.push(conclusion);
+      }
+    }
+    return this.appetite === "sure" ? found.filter(({ unsure }) => !unsure) : found;
+  }
+
+  private concludeOne(fact: Fact): Conclusion | null {
+    if (this.check.conclude) return this.check.conclude(fact, this.circumstances);
+    const mark = fact as MarkFact;
+    return this.spares && mark.quoted ? null : mark;
+  }
+}

@@ -1,0 +1,65 @@
+import type { Appetite, Pass, Telling, Weight } from "../checks/check.ts";
+import type { Leave } from "../checks/leave.ts";
+import type { SoundRule } from "../language/corrections.ts";
+import type { Kind, Variety } from "../manuscript/model.ts";
+import type { Counts } from "../readings/counts.ts";
+
+/** One finding at one place. Offsets are in the text of its block, so that edits elsewhere keep it. */
+export interface Mark {
+  id: string;
+  rule: string;
+  pass: Pass;
+  weight: Weight;
+  code: string;
+  block: number;
+  from: number;
+  to: number;
+  /** The marked text. */
+  text: string;
+  reason: string;
+  /** What it has its cause in common with: all marks of a group are its places. */
+  group: string;
+  /** The group's first place stands for this one: it is listed there, and carries no mark. */
+  follows: boolean;
+}
+
+/** What to check, and how. */
+export interface CheckSettings {
+  variety: Variety;
+  kind: Kind;
+  /** How much of each check is wanted, by its id, where it is not as the kind of copy has it. */
+  appetites: Readonly<Record<string, Appetite>>;
+  /** Words of the word lists, any case. */
+  words: readonly string[];
+  /** Ids of the shipped subject lists that count, for whoever holds these to add to the words. */
+  subjects?: readonly string[];
+  /** Kinds of unknown words left alone, or not, against the defaults of the kind of copy. */
+  leave?: Readonly<Partial<Record<Leave, boolean>>>;
+  soundRules?: readonly SoundRule[];
+}
+
+/** Marks of the blocks whose marks changed, by block number. */
+export type MarkUpdate = Map<number, readonly Mark[]>;
+
+/** A cause that marks have in common, and what is told of it. Its places are the marks that name it. */
+export interface Group extends Omit<Telling, "group"> {
+  id: string;
+  rule: string;
+}
+
+/** What is shown beside the marks, by its name; a pass that wants rows shown adds its own here. */
+export interface Tables {
+  counts: Counts;
+  /** How many marks of each check are not shown, since a page has enough of them. */
+  withheld: ReadonlyMap<string, number>;
+}
+
+/** What became otherwise: blocks, groups and tables that are not named are as they were. */
+export interface Report {
+  /** Everything is named: what was known before is void. */
+  whole: boolean;
+  marks: MarkUpdate;
+  /** Null for a group that is no more. */
+  groups: Map<string, Group | null>;
+  tables: Partial<Tables>;
+}

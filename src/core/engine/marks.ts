@@ -1,0 +1,83 @@
+import type { Check, Conclusion } from "../checks/check.ts";
+import type { Findings } from "./findings.ts";
+import type { Mark } from "./mark.ts";
+
+/** The block that marks are made for. */
+export interface MarkedBlock {
+  index: number;
+  /** Its name in the ids of its marks. */
+  id: string;
+  text: string;
+}
+
+/** The marks of a block: what its checks find in it and a page has room for, in reading order. */
+export function marksOf(block: MarkedBlock, all: readonly Findings[]): Mark[] {
+  const marks: Mark[] = [];
+  for (const findings of all) {
+    const found = findings.in(block.index);
+    if (found.length === 0) continue;
+    const follows = findings.followsIn(block.index);
+    let room = findings.room?.shownIn(block.index) ?? Number.POSITIVE_INFINITY;
+    for (const [at, conclusion] of found.entries()) {
+      const follower = follows[at] ?? false;
+      if (!follower && room-- <= 0) continue;
+      marks.push(markOf(block, findings.check, conclusion, follower));
+    }
+  }
+  marks.sort((a, b) => a.from - b.from || a.to - b.to);
+  name(marks, block.id);
+  return marks;
+}
+
+function markOf(
+  block: MarkedBlock,
+  check: Check,
+  { from, to, reason, weight, group, unsure }: Conclusion,
+  follows: boolean,
+): Mark {
+  return {
+    id: "",
+    rule: check.id,
+    pass: check.pass,
+    weight: unsure ? "weigh" : (weight ?? check.weight),
+    code: check.code,
+    block: block.index,
+    from,
+    to,
+    text: block.text.slice(from, to),
+    reason,
+    follows,
+    group: group ?? `${check.id}:${block.index}:${from}`,
+  };
+}
+
+/** A mark's id: its rule, block and text, and which of equals it is in the block. */
+function name(marks: Mark[], block: string): void {
+  const seen = new Map<string, number>();
+  for (const mark of marks) {
+    const base = `${mark.rule}@${block}:${mark.text}`;
+    const order = seen.get(base) ?? 0;
+    seen.set(base, order + 1);
+    mark.id = `${base}#${order}`;
+  }
+}
+
+/** Whether two lists of marks show and say the same. */
+export function sameMarks(one: readonly Mark[], other: readonly Mark[]): boolean {
+  return (
+    one.length === other.length &&
+    one.every((mark, index) => {
+      const twin = other[index];
+      return (
+        twin !== undefined &&
+        mark.id === twin.id &&
+        mark.from === twin.from &&
+        mark.to === twin.to &&
+        mark.weight === twin.weight &&
+        mark.group === twin.group &&
+        mark.follows === twin.follows &&
+        mark.reason === twin.reason
+      );
+    })
+  );
+}
