@@ -4,7 +4,7 @@ import dictionary from "dictionary-en-gb";
 import mammoth from "mammoth";
 import nspell from "nspell";
 import { checkText, firstChoices, loadLanguage } from "../src/command/checking.ts";
-import { PASSES, type Pass } from "../src/core/checks/check.ts";
+import { PASSES, type Pass } from "../src/core/checks/card.ts";
 import { Engine } from "../src/core/engine/engine.ts";
 import type { CheckSettings } from "../src/core/engine/mark.ts";
 import { readDocx } from "../src/core/formats/docx/read.ts";

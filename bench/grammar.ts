@@ -9,7 +9,7 @@ import {
 } from "../scripts/corpus/planted-errors.ts";
 import { seeded } from "../scripts/seeded.ts";
 import { loadLanguage } from "../src/command/checking.ts";
-import type { Pass } from "../src/core/checks/check.ts";
+import type { Pass } from "../src/core/checks/card.ts";
 import { CHECKS } from "../src/core/checks/index.ts";
 import { Engine } from "../src/core/engine/engine.ts";
 import type { CheckSettings, Mark } from "../src/core/engine/mark.ts";

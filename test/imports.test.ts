@@ -2,6 +2,8 @@ import assert from "node:assert/strict";
 import { readdirSync, readFileSync, statSync } from "node:fs";
 import path from "node:path";
 import { test } from "node:test";
+import { CARDS } from "../src/core/checks/cards.ts";
+import { CHECKS } from "../src/core/checks/index.ts";
 
 const source = path.resolve(import.meta.dirname, "../src");
 
@@ -85,4 +87,38 @@ test("every file in core stays under 500 lines", () => {
     .map((file) => ({ file, lines: readFileSync(file, "utf8").split("\n").length }))
     .filter(({ file, lines }) => lines > 500 && !file.endsWith("read-part.ts"));
   assert.deepEqual(long, []);
+});
+
+test("a check's file is found by its id, and its card in that file's folder", () => {
+  const files = filesIn(path.join(source, "core/checks"));
+  for (const { id, pass } of CHECKS) {
+    const name = `${id.slice(pass.length + 1)}.ts`;
+    const own = files.filter(
+      (file) => path.basename(file) === name && file.includes(`${path.sep}${pass}${path.sep}`),
+    );
+    assert.equal(own.length, 1, `${id}: ${own}`);
+    const cards = readFileSync(path.join(path.dirname(own[0] ?? ""), "cards.ts"), "utf8");
+    assert.ok(cards.includes(`id: "${id}"`), `${id} has no card in its folder`);
+  }
+});
+
+test("the list of cards and the list of checks are one", () => {
+  assert.deepEqual(
+    CARDS.map(({ id }) => id),
+    CHECKS.map(({ id }) => id),
+  );
+});
+
+test("the interface loads cards, and no check's logic", () => {
+  const wrong: string[] = [];
+  const allowed = /core\/checks\/(?:card|cards|check|kinds|leave)\.ts$/;
+  for (const folder of ["ui", "store", "layouts", "pages"]) {
+    for (const file of filesIn(path.join(source, folder))) {
+      for (const target of imports(file)) {
+        if (target.includes("core/checks/") && !allowed.test(target))
+          wrong.push(`${path.relative(source, file)} imports ${target}`);
+      }
+    }
+  }
+  assert.deepEqual(wrong, []);
 });

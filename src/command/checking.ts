@@ -1,6 +1,7 @@
 import { existsSync, readFileSync } from "node:fs";
 import path from "node:path";
-import type { Choice, Pass } from "../core/checks/check.ts";
+import type { Pass } from "../core/checks/card.ts";
+import type { Choice } from "../core/checks/check.ts";
 import { matcherFor } from "../core/checks/patterns/all-patterns.ts";
 import { Engine } from "../core/engine/engine.ts";
 import type { CheckSettings, Mark } from "../core/engine/mark.ts";

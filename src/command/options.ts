@@ -1,5 +1,5 @@
 import { parseArgs } from "node:util";
-import { PASSES, type Pass } from "../core/checks/check.ts";
+import { PASSES, type Pass } from "../core/checks/card.ts";
 import { KINDS, type Kind, VARIETIES, type Variety } from "../core/manuscript/model.ts";
 
 /** Thrown for a call that cannot be understood; its message is for the person who made it. */

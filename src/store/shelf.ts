@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { APPETITES, PASSES } from "../core/checks/check.ts";
+import { APPETITES, PASSES } from "../core/checks/card.ts";
 import { LEAVES } from "../core/checks/leave.ts";
 import { FORMATS, KINDS, VARIETIES } from "../core/manuscript/model.ts";
 import { dropLedgerDatabase, originalsDatabase, shelfDatabase } from "./databases.ts";

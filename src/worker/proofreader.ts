@@ -1,5 +1,6 @@
 import { expose } from "comlink";
-import { type Choice, PASSES, type Pass } from "../core/checks/check.ts";
+import { PASSES, type Pass } from "../core/checks/card.ts";
+import type { Choice } from "../core/checks/check.ts";
 import { Engine } from "../core/engine/engine.ts";
 import type { CheckSettings, Mark, Report } from "../core/engine/mark.ts";
 import {

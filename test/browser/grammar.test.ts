@@ -1,7 +1,7 @@
 import assert from "node:assert/strict";
 import { after, describe, test } from "node:test";
 import type { Locator, Page } from "playwright-core";
-import { PASSES, type Pass } from "../../src/core/checks/check.ts";
+import { PASSES, type Pass } from "../../src/core/checks/card.ts";
 import { CHECKS } from "../../src/core/checks/index.ts";
 import { Engine } from "../../src/core/engine/engine.ts";
 import { linesManuscript } from "../../src/core/manuscript/lines.ts";

@@ -1,7 +1,7 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
 import { readSentence } from "../../scripts/corpus/sentences.ts";
-import { isBareByCustom } from "../../src/core/checks/grammar/bare-by-custom.ts";
+import { isBareByCustom } from "../../src/core/checks/grammar/articles/bare-by-custom.ts";
 import { loadLanguage } from "../support/language.ts";
 
 const language = loadLanguage();

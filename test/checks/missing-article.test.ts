@@ -1,6 +1,9 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
-import { LeadCounts, shareDropped } from "../../src/core/checks/grammar/dropped-articles.ts";
+import {
+  LeadCounts,
+  shareDropped,
+} from "../../src/core/checks/grammar/articles/dropped-articles.ts";
 import { seeded } from "../support/random.ts";
 
 /**

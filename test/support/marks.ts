@@ -1,5 +1,5 @@
 import { checkText } from "../../src/command/checking.ts";
-import { PASSES } from "../../src/core/checks/check.ts";
+import { PASSES } from "../../src/core/checks/card.ts";
 import { linesManuscript } from "../../src/core/manuscript/lines.ts";
 import { loadLanguage } from "./language.ts";
 

@@ -2,14 +2,8 @@ import type { AnalysedBlock, Language } from "../language/analysis.ts";
 import type { SoundRule, Vocabulary } from "../language/corrections.ts";
 import type { PhraseList } from "../language/phrase-lists.ts";
 import type { Block, Edit, Kind, Range, Variety } from "../manuscript/model.ts";
+import type { Card, Weight } from "./card.ts";
 import type { Match } from "./patterns/matcher.ts";
-
-/** One round of reading with one purpose, in working order. */
-export const PASSES = ["spelling", "grammar", "wording"] as const;
-export type Pass = (typeof PASSES)[number];
-
-/** fix: wrong by any book; settle: the house must choose; weigh: advice. */
-export type Weight = "fix" | "settle" | "weigh";
 
 /** A way to mend a mark. Edits are offsets in the block's text. */
 export interface Choice {
@@ -37,10 +31,6 @@ export interface MarkFact extends Fact {
   quoted?: boolean;
   group?: string;
 }
-
-/** How much of a check is wanted: all, only what it is sure of, or nothing. */
-export const APPETITES = ["all", "sure", "off"] as const;
-export type Appetite = (typeof APPETITES)[number];
 
 /** What a check makes of one fact; offsets in the block's text. */
 export interface Conclusion {
@@ -132,35 +122,17 @@ export interface Circumstances {
   soundRules: readonly SoundRule[];
 }
 
-/** Shows what a check does: wrong and right, or a sentence it leaves alone. */
-export type Example = { wrong: string; right: string } | { leave: string };
-
 /**
- * A check: one file with its logic, its explanation and its examples, which are its tests too.
+ * A check: one file, named by its id, with its logic; its card stands in the folder's `cards.ts`.
  * `examine` looks at one block and nothing else and is cached by the block's content. Its facts are
  * marks as they stand (`MarkFact`), or `conclude` makes marks of them one by one under the document's
  * settings, or `across` does from many of them; `choose` makes the corrections when they are asked for.
  */
-export interface Check<F extends Fact = Fact> {
-  id: string;
-  pass: Pass;
-  weight: Weight;
-  /** The trade's short code, shown in the margin. */
-  code: string;
-  title: string;
-  /** What is wrong and why it matters, in plain words. */
-  why: string;
-  /** The published rule it rests on, or "common practice". */
-  source: string;
-  examples: Example[];
-  /** What it marks are words that can go on a word list. */
-  takesWords?: boolean;
+export interface Check<F extends Fact = Fact> extends Card {
   /** Lines of the pattern language (`patterns/pattern.ts`) looked for in every block. */
   patterns?: readonly string[];
   /** A list of such lines in data/phrases. */
   phraseList?: PhraseList;
-  /** At most this many marks a page (`readings/counts.ts`); the others are counted. */
-  aPage?: number;
   /** Its marks are left alone between quotation marks where the copy's speech is. */
   sparesSpeech?: boolean;
   /** Finds nothing in a block where none of its patterns does. */

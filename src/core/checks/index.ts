@@ -1,91 +1,100 @@
 import type { Check, Fact } from "./check.ts";
-import { agreement } from "./grammar/agreement.ts";
-import { aOrAn, doubleDeterminer } from "./grammar/articles.ts";
-import { calendarCapital, paragraphStart, pronounI, titleCapital } from "./grammar/capitals.ts";
-import {
-  clauseComma,
-  colonAfterVerb,
-  dateComma,
-  introductoryComma,
-  semicolonAfterOpening,
-  subjectComma,
-  thatComma,
-} from "./grammar/commas.ts";
-import { adverbForm, comparisonWords, doubleComparison } from "./grammar/comparison.ts";
-import { confusedWords, fixedPhrase } from "./grammar/confused-words.ts";
-import { eachAgreement, thereAgreement } from "./grammar/each-and-there.ts";
-import { compoundHyphen } from "./grammar/hyphens.ts";
-import {
-  extraWord,
-  missingWord,
-  reasonBecause,
-  reportedQuestion,
-  swappedWords,
-} from "./grammar/little-words.ts";
-import { markSlips, unpaired } from "./grammar/marks.ts";
-import { missingArticle } from "./grammar/missing-article.ts";
-import { doubleNegative, pairedConjunctions } from "./grammar/negation.ts";
-import { apostrophePlural, missingApostrophe, pluralOfFigures } from "./grammar/possessives.ts";
-import { requiredPreposition } from "./grammar/prepositions.ts";
-import {
-  itsOrIts,
-  pronounCase,
-  reflexive,
-  themThose,
-  whoWhich,
-  whoWhom,
-} from "./grammar/pronouns.ts";
-import {
-  demonstrative,
-  fewerLess,
-  manyMuch,
-  massNoun,
-  numberNoun,
-  oneOf,
-} from "./grammar/quantities.ts";
-import { questionMark } from "./grammar/question-mark.ts";
-import { finalMark } from "./grammar/sentence-ends.ts";
-import {
-  adverbSplice,
-  commaSplice,
-  danglingOpening,
-  fragment,
-  parallelList,
-  tenseShift,
-} from "./grammar/sentences.ts";
-import { verbForm } from "./grammar/verb-forms.ts";
-import {
-  bareInfinitive,
-  baseForPast,
-  gerundAfterPreposition,
-  gerundOrInfinitive,
-  ifWouldHave,
-  loneParticiple,
-  modalOf,
-  sinceTense,
-  usedTo,
-} from "./grammar/verb-patterns.ts";
+import { agreement } from "./grammar/agreement/agreement.ts";
+import { eachAgreement } from "./grammar/agreement/each-agreement.ts";
+import { thereAgreement } from "./grammar/agreement/there-agreement.ts";
+import { aOrAn } from "./grammar/articles/a-or-an.ts";
+import { doubleDeterminer } from "./grammar/articles/double-determiner.ts";
+import { missingArticle } from "./grammar/articles/missing-article.ts";
+import { calendarCapital } from "./grammar/capitals/nationality.ts";
+import { paragraphStart } from "./grammar/capitals/paragraph-start.ts";
+import { pronounI } from "./grammar/capitals/pronoun-i.ts";
+import { titleCapital } from "./grammar/capitals/title-capital.ts";
+import { clauseComma } from "./grammar/marks/clause-comma.ts";
+import { colonAfterVerb } from "./grammar/marks/colon-after-verb.ts";
+import { compoundHyphen } from "./grammar/marks/compound-hyphen.ts";
+import { dateComma } from "./grammar/marks/date-comma.ts";
+import { introductoryComma } from "./grammar/marks/introductory-comma.ts";
+import { markSlips } from "./grammar/marks/mark-slips.ts";
+import { semicolonAfterOpening } from "./grammar/marks/semicolon-after-opening.ts";
+import { subjectComma } from "./grammar/marks/subject-comma.ts";
+import { thatComma } from "./grammar/marks/that-comma.ts";
+import { unpaired } from "./grammar/marks/unpaired.ts";
+import { apostrophePlural } from "./grammar/nouns/apostrophe-plural.ts";
+import { demonstrative } from "./grammar/nouns/demonstrative.ts";
+import { fewerLess } from "./grammar/nouns/fewer-less.ts";
+import { manyMuch } from "./grammar/nouns/many-much.ts";
+import { massNoun } from "./grammar/nouns/mass-noun.ts";
+import { missingApostrophe } from "./grammar/nouns/missing-apostrophe.ts";
+import { numberNoun } from "./grammar/nouns/number-noun.ts";
+import { oneOf } from "./grammar/nouns/one-of.ts";
+import { pluralOfFigures } from "./grammar/nouns/plural-of-figures.ts";
+import { itsOrIts } from "./grammar/pronouns/its-or-its.ts";
+import { pronounCase } from "./grammar/pronouns/pronoun-case.ts";
+import { reflexive } from "./grammar/pronouns/reflexive.ts";
+import { themThose } from "./grammar/pronouns/them-those.ts";
+import { whoWhich } from "./grammar/pronouns/who-which.ts";
+import { whoWhom } from "./grammar/pronouns/who-whom.ts";
+import { adverbSplice } from "./grammar/sentences/adverb-splice.ts";
+import { commaSplice } from "./grammar/sentences/comma-splice.ts";
+import { danglingOpening } from "./grammar/sentences/dangling-opening.ts";
+import { finalMark } from "./grammar/sentences/final-mark.ts";
+import { fragment } from "./grammar/sentences/fragment.ts";
+import { parallelList } from "./grammar/sentences/parallel-list.ts";
+import { questionMark } from "./grammar/sentences/question-mark.ts";
+import { tenseShift } from "./grammar/sentences/tense-shift.ts";
+import { bareInfinitive } from "./grammar/verbs/bare-infinitive.ts";
+import { baseForPast } from "./grammar/verbs/base-for-past.ts";
+import { gerundAfterPreposition } from "./grammar/verbs/gerund-after-preposition.ts";
+import { gerundOrInfinitive } from "./grammar/verbs/gerund-or-infinitive.ts";
+import { ifWouldHave } from "./grammar/verbs/if-would-have.ts";
+import { loneParticiple } from "./grammar/verbs/lone-participle.ts";
+import { modalOf } from "./grammar/verbs/of-for-have.ts";
+import { sinceTense } from "./grammar/verbs/since-tense.ts";
+import { usedTo } from "./grammar/verbs/used-to.ts";
+import { verbForm } from "./grammar/verbs/verb-form.ts";
+import { adverbForm } from "./grammar/words/adverb-form.ts";
+import { comparisonWords } from "./grammar/words/comparison-words.ts";
+import { confusedWords } from "./grammar/words/confused-words.ts";
+import { doubleComparison } from "./grammar/words/double-comparison.ts";
+import { doubleNegative } from "./grammar/words/double-negative.ts";
+import { extraWord } from "./grammar/words/extra-word.ts";
+import { fixedPhrase } from "./grammar/words/fixed-phrase.ts";
+import { missingWord } from "./grammar/words/missing-word.ts";
+import { pairedConjunctions } from "./grammar/words/paired-conjunctions.ts";
+import { reasonBecause } from "./grammar/words/reason-because.ts";
+import { reportedQuestion } from "./grammar/words/reported-question.ts";
+import { requiredPreposition } from "./grammar/words/required-preposition.ts";
+import { swappedWords } from "./grammar/words/swapped-words.ts";
+import { brokenWord } from "./spelling/broken-word.ts";
+import { capsLock } from "./spelling/caps-lock.ts";
 import { dayAndMonth } from "./spelling/day-and-month.ts";
 import { doubledWord } from "./spelling/doubled-word.ts";
+import { missingSpace } from "./spelling/missing-space.ts";
+import { oddCapitals } from "./spelling/odd-capitals.ts";
 import { oddName } from "./spelling/odd-name.ts";
 import { otherVariety } from "./spelling/other-variety.ts";
 import { sentenceStart } from "./spelling/sentence-start.ts";
-import { brokenWord, missingSpace } from "./spelling/spacing.ts";
-import { capsLock, oddCapitals, twoCapitals } from "./spelling/stray-capitals.ts";
+import { twoCapitals } from "./spelling/two-capitals.ts";
 import { unknownWord } from "./spelling/unknown-word.ts";
-import { cliche, jargon, lightVerb, outdated, redundant, vague, wordy } from "./wording/phrases.ts";
-import { closeRepetition, overusedWord, passiveSection } from "./wording/repetition.ts";
-import {
-  doubleMeaning,
-  expletiveOpening,
-  hedge,
-  intensifier,
-  longSentence,
-  negative,
-  nounString,
-  passiveWithAgent,
-  sameOpening,
-} from "./wording/sentences.ts";
+import { cliche } from "./wording/cliche.ts";
+import { closeRepetition } from "./wording/close-repetition.ts";
+import { doubleMeaning } from "./wording/double-meaning.ts";
+import { expletiveOpening } from "./wording/expletive-opening.ts";
+import { hedge } from "./wording/hedge.ts";
+import { intensifier } from "./wording/intensifier.ts";
+import { jargon } from "./wording/jargon.ts";
+import { lightVerb } from "./wording/light-verb.ts";
+import { longSentence } from "./wording/long-sentence.ts";
+import { negative } from "./wording/negative.ts";
+import { nounString } from "./wording/noun-string.ts";
+import { outdated } from "./wording/outdated-term.ts";
+import { overusedWord } from "./wording/overused-word.ts";
+import { passiveWithAgent } from "./wording/passive.ts";
+import { passiveSection } from "./wording/passive-section.ts";
+import { redundant } from "./wording/redundant.ts";
+import { sameOpening } from "./wording/same-opening.ts";
+import { vague } from "./wording/vague.ts";
+import { wordy } from "./wording/wordy.ts";
 
 /** Every check there is, in the order in which their marks are listed. */
 export const CHECKS = [

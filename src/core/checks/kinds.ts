@@ -1,5 +1,5 @@
 import type { Kind } from "../manuscript/model.ts";
-import type { Appetite, Check } from "./check.ts";
+import type { Appetite, Card } from "./card.ts";
 
 /**
  * Which checks run, and how strictly, for each kind of copy. A check that is not named runs at full
@@ -86,13 +86,13 @@ const TABLE: Readonly<Record<Kind, Readonly<Record<string, Appetite>>>> = {
 };
 
 /** How much of a check is wanted in a kind of copy unless somebody said otherwise. */
-export function usualAppetite(check: Pick<Check, "id">, kind: Kind): Appetite {
+export function usualAppetite(check: Pick<Card, "id">, kind: Kind): Appetite {
   return TABLE[kind][check.id] ?? "all";
 }
 
 /** How much of a check is wanted: what was chosen, or what is usual. */
 export function appetiteFor(
-  check: Pick<Check, "id">,
+  check: Pick<Card, "id">,
   settings: { kind: Kind; appetites: Readonly<Record<string, Appetite>> },
 ): Appetite {
   return settings.appetites[check.id] ?? usualAppetite(check, settings.kind);

@@ -2,19 +2,13 @@ import type { AnalysedBlock, Language } from "../language/analysis.ts";
 import type { PhraseList } from "../language/phrase-lists.ts";
 import { CODE, QUOTED, type Syntax } from "../language/syntax.ts";
 import type { BlockKind } from "../manuscript/model.ts";
-import type { Check, Choice, Example, MarkFact, Pass, Weight } from "./check.ts";
+import type { Card, Weight } from "./card.ts";
+import type { Check, Choice, MarkFact } from "./check.ts";
 import type { Match } from "./patterns/matcher.ts";
 import { choicesOf, markedRange, replaceBy } from "./patterns/mend.ts";
 
-/** What a check of phrases is made from. */
-export interface MarkCheckParts<F extends MarkFact = MarkFact> {
-  id: string;
-  weight: Weight;
-  code: string;
-  title: string;
-  why: string;
-  source: string;
-  examples: Example[];
+/** What a check of phrases is made from: its card, and how it finds. */
+export interface MarkCheckParts<F extends MarkFact = MarkFact> extends Card {
   /** The reason shown with a mark; “{}” is the marked text, “{1}” the first correction. */
   reason: string;
   patterns?: readonly string[];
@@ -28,7 +22,6 @@ export interface MarkCheckParts<F extends MarkFact = MarkFact> {
   unsure?: (match: Match, syntax: Syntax) => boolean;
   /** Kinds of blocks it does not read, beside code. */
   notIn?: readonly BlockKind[];
-  aPage?: number;
   /** Marks with the same text are occurrences of one thing. */
   groups?: boolean;
 }
@@ -53,23 +46,14 @@ const NOT_READ: readonly BlockKind[] = ["code", "reference"];
 
 /** A check whose facts are its marks: patterns, a search of the phrases, or both. */
 export function markCheck<F extends MarkFact = MarkFact>(parts: MarkCheckParts<F>): Check<F> {
-  const { id, weight, code, title, why, source, examples } = parts;
+  const { id } = parts;
   const places = new Set(parts.at ?? []);
   const patterns = [...(parts.patterns ?? []), ...places];
   const notIn = new Set([...NOT_READ, ...(parts.notIn ?? [])]);
-  const pass = id.slice(0, id.indexOf("/")) as Pass;
   return {
-    id,
-    pass,
-    weight,
-    code,
-    title,
-    why,
-    source,
-    examples,
+    ...cardOf(parts),
     patterns,
     ...(parts.phraseList === undefined ? {} : { phraseList: parts.phraseList }),
-    ...(parts.aPage === undefined ? {} : { aPage: parts.aPage }),
     sparesSpeech: true,
     needsMatches: !parts.find || places.size > 0,
     examine(block, language, matches) {
@@ -141,6 +125,33 @@ export function markCheck<F extends MarkFact = MarkFact>(parts: MarkCheckParts<F
     }
     return facts;
   }
+}
+
+/** What is told of a check, without how it finds. */
+function cardOf({
+  id,
+  pass,
+  weight,
+  code,
+  title,
+  why,
+  source,
+  examples,
+  takesWords,
+  aPage,
+}: Card): Card {
+  return {
+    id,
+    pass,
+    weight,
+    code,
+    title,
+    why,
+    source,
+    examples,
+    ...(takesWords === undefined ? {} : { takesWords }),
+    ...(aPage === undefined ? {} : { aPage }),
+  };
 }
 
 /** The block asked about last: all checks of a block ask one after the other. */

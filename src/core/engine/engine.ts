@@ -1,11 +1,5 @@
-import {
-  type Choice,
-  type Circumstances,
-  type Fact,
-  type MarkFact,
-  PASSES,
-  type Pass,
-} from "../checks/check.ts";
+import { PASSES, type Pass } from "../checks/card.ts";
+import type { Choice, Circumstances, Fact, MarkFact } from "../checks/check.ts";
 import { CHECKS, checkById } from "../checks/index.ts";
 import { appetiteFor } from "../checks/kinds.ts";
 import { leftAlone } from "../checks/leave.ts";

@@ -1,4 +1,5 @@
-import type { Fact, MarkFact, Pass } from "../checks/check.ts";
+import type { Pass } from "../checks/card.ts";
+import type { Fact, MarkFact } from "../checks/check.ts";
 import { CHECKS } from "../checks/index.ts";
 import type { AnalysedBlock } from "../language/analysis.ts";
 import { moveEdits } from "../manuscript/edits.ts";

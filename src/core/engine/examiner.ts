@@ -1,4 +1,5 @@
-import { type Check, type Fact, PASSES, type Pass } from "../checks/check.ts";
+import { PASSES, type Pass } from "../checks/card.ts";
+import type { Check, Fact } from "../checks/check.ts";
 import { CHECKS } from "../checks/index.ts";
 import { matchesOf } from "../checks/patterns/all-patterns.ts";
 import type { Match } from "../checks/patterns/matcher.ts";

@@ -1,11 +1,5 @@
-import type {
-  Appetite,
-  Check,
-  Circumstances,
-  Conclusion,
-  Fact,
-  MarkFact,
-} from "../checks/check.ts";
+import type { Appetite } from "../checks/card.ts";
+import type { Check, Circumstances, Conclusion, Fact, MarkFact } from "../checks/check.ts";
 import { LEAVE_BITS } from "../checks/leave.ts";
 import type { Block } from "../manuscript/model.ts";
 import { Gathering } from "./gathering.ts";

@@ -1,4 +1,5 @@
-import type { Appetite, Pass, Telling, Weight } from "../checks/check.ts";
+import type { Appetite, Pass, Weight } from "../checks/card.ts";
+import type { Telling } from "../checks/check.ts";
 import type { Leave } from "../checks/leave.ts";
 import type { SoundRule } from "../language/corrections.ts";
 import type { Kind, Variety } from "../manuscript/model.ts";

@@ -1,11 +1,11 @@
 import { useState } from "react";
-import type { Check } from "../../core/checks/check.ts";
+import type { Card } from "../../core/checks/card.ts";
 
 /** How many of a check's examples the slip shows. */
 const EXAMPLES = 3;
 
 /** Behind “Why”: the rule, wrong and right beside each other, where the rule comes from. */
-export function Explanation({ check }: { check: Check }) {
+export function Explanation({ check }: { check: Card }) {
   const [open, setOpen] = useState(false);
   const pairs = check.examples.flatMap((one) => ("wrong" in one ? [one] : [])).slice(0, EXAMPLES);
   const left = check.examples.find((one) => "leave" in one);

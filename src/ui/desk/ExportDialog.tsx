@@ -1,5 +1,5 @@
 import { useEffect, useState } from "react";
-import { PASSES } from "../../core/checks/check.ts";
+import { PASSES } from "../../core/checks/card.ts";
 import { canExport, EXPORT_FORMS, type ExportForm } from "../../core/formats/document.ts";
 import type { Format } from "../../core/manuscript/model.ts";
 import { readSettings, updateSettings } from "../../store/house.ts";

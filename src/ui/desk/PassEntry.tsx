@@ -1,5 +1,6 @@
-import { APPETITES, type Appetite, type Check, type Pass } from "../../core/checks/check.ts";
-import { CHECKS } from "../../core/checks/index.ts";
+import type { Card } from "../../core/checks/card.ts";
+import { APPETITES, type Appetite, type Pass } from "../../core/checks/card.ts";
+import { CARDS } from "../../core/checks/cards.ts";
 import { APPETITE_LABELS, figure, PASS_LABELS } from "../parts/words.ts";
 import { checksOff } from "./checks-off.ts";
 import { Switch } from "./Switch.tsx";
@@ -52,7 +53,7 @@ export function PassEntry({ pass, state, session }: PassProps) {
 function PassChecks({ pass, state, session }: PassProps) {
   const open = new Map<string, number>();
   for (const { mark } of state.open) open.set(mark.rule, (open.get(mark.rule) ?? 0) + 1);
-  const own = CHECKS.filter((check) => check.pass === pass);
+  const own = CARDS.filter((check) => check.pass === pass);
   const found = own.filter(({ id }) => open.has(id));
   const others = own.filter(({ id }) => !open.has(id));
   const rows = pass === "spelling" ? own : [...found, ...others];
@@ -92,7 +93,7 @@ function PassChecks({ pass, state, session }: PassProps) {
   );
 }
 
-function CheckTitle({ check }: { check: Check }) {
+function CheckTitle({ check }: { check: Card }) {
   return (
     <>
       {check.title} <span className="font-semibold text-pen">{check.code}</span>
@@ -101,7 +102,7 @@ function CheckTitle({ check }: { check: Check }) {
 }
 
 interface AppetiteProps {
-  check: Check;
+  check: Card;
   open: number;
   withheld: number;
   session: DeskSession;

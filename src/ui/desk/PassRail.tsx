@@ -1,4 +1,4 @@
-import { PASSES } from "../../core/checks/check.ts";
+import { PASSES } from "../../core/checks/card.ts";
 import { LEAVE_BITS, LEAVE_KINDS, leftAlone } from "../../core/checks/leave.ts";
 import { SUBJECTS } from "../../core/house/subjects.ts";
 import { SPOKEN_WORDS_A_MINUTE, WORDS_A_MINUTE, WORDS_A_PAGE } from "../../core/readings/counts.ts";

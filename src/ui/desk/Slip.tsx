@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from "react";
-import { checkById } from "../../core/checks/index.ts";
+import { cardById } from "../../core/checks/cards.ts";
 import { Key } from "../parts/Key.tsx";
 import { count } from "../parts/words.ts";
 import type { DeskCommands } from "./commands.ts";
@@ -75,7 +75,7 @@ export function Slip({ state, session, commands, asking }: SlipProps) {
         {subject.kind === "mark" ? (
           <>
             <Act letter="S" typing={typing} label="stet" run={() => void session.stet(false)} />
-            {checkById(subject.place.mark.rule)?.takesWords ? (
+            {cardById(subject.place.mark.rule)?.takesWords ? (
               <Act
                 letter="W"
                 typing={typing}
@@ -167,7 +167,7 @@ function LessField({ less, session }: { less: LessQuestion; session: DeskSession
 function withoutChoices({ subject }: DeskState): string {
   const rule = subject?.kind === "mark" ? subject.place.mark.rule : "";
   const text = subject?.kind === "mark" ? subject.place.mark.text : "";
-  if (rule === "" || checkById(rule)?.takesWords) return "Nothing in the dictionary is near it.";
+  if (rule === "" || cardById(rule)?.takesWords) return "Nothing in the dictionary is near it.";
   const others = /^[\p{L}'’-]+$/u.test(text) ? ", M shows other words" : "";
   return `No rewrite fits every case: E edits here${others}.`;
 }
@@ -178,7 +178,7 @@ function reasonOf({ subject, open }: DeskState, session: DeskSession) {
   }
   const { mark } = subject.place;
   const others = open.filter((place) => place.mark.group === mark.group).length - 1;
-  const check = checkById(mark.rule);
+  const check = cardById(mark.rule);
   return (
     <>
       {mark.reason} {session.toldOf(mark.group)}

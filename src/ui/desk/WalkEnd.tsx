@@ -1,4 +1,4 @@
-import type { Pass } from "../../core/checks/check.ts";
+import type { Pass } from "../../core/checks/card.ts";
 import { Key } from "../parts/Key.tsx";
 import { count, figure, PASS_LABELS } from "../parts/words.ts";
 import { checksOff } from "./checks-off.ts";

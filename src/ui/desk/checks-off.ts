@@ -1,8 +1,8 @@
-import type { Check, Pass } from "../../core/checks/check.ts";
-import { CHECKS } from "../../core/checks/index.ts";
+import type { Card, Pass } from "../../core/checks/card.ts";
+import { CARDS } from "../../core/checks/cards.ts";
 import type { DeskSession } from "./session.ts";
 
 /** The checks of a pass that are off: by the reader's choice, or as is usual for the kind of copy. */
-export function checksOff(pass: Pass, session: DeskSession): Check[] {
-  return CHECKS.filter((check) => check.pass === pass && session.appetiteOf(check.id) === "off");
+export function checksOff(pass: Pass, session: DeskSession): Card[] {
+  return CARDS.filter((check) => check.pass === pass && session.appetiteOf(check.id) === "off");
 }

@@ -1,5 +1,5 @@
-import { type Appetite, PASSES, type Pass } from "../../core/checks/check.ts";
-import { checkById } from "../../core/checks/index.ts";
+import { type Appetite, PASSES, type Pass } from "../../core/checks/card.ts";
+import { cardById } from "../../core/checks/cards.ts";
 import { appetiteFor } from "../../core/checks/kinds.ts";
 import type { Leave } from "../../core/checks/leave.ts";
 import type { CheckSettings } from "../../core/engine/mark.ts";
@@ -423,7 +423,7 @@ export class DeskSession {
   async listWord(): Promise<void> {
     const { subject } = this.state;
     if (!this.mayDecide || subject?.kind !== "mark") return;
-    if (!checkById(subject.place.mark.rule)?.takesWords) {
+    if (!cardById(subject.place.mark.rule)?.takesWords) {
       this.say("Only a word that no dictionary has goes on the word list.");
       return;
     }
@@ -548,7 +548,7 @@ export class DeskSession {
     const { subject } = this.state;
     if (!this.mayDecide || subject?.kind !== "mark") return;
     const { mark } = subject.place;
-    if (!checkById(mark.rule)?.takesWords) return this.takeLess(mark.rule, inEvery);
+    if (!cardById(mark.rule)?.takesWords) return this.takeLess(mark.rule, inEvery);
     const less = {
       text: mark.text,
       places: this.twins(subject).length,
@@ -574,7 +574,7 @@ export class DeskSession {
 
   private async takeLess(rule: string, inEvery: boolean): Promise<void> {
     const { record } = this.state;
-    const check = checkById(rule);
+    const check = cardById(rule);
     if (!check || !record) return;
     const spells = check.pass === "spelling";
     const after = this.appetiteOf(rule) === "all" && !spells ? "sure" : "off";

@@ -1,4 +1,4 @@
-import { APPETITES, type Appetite } from "../../core/checks/check.ts";
+import { APPETITES, type Appetite } from "../../core/checks/card.ts";
 import { LEAVES } from "../../core/checks/leave.ts";
 import { HOUSE, type HouseStyle, PERSONAL } from "../../core/house/style.ts";
 import type { Setting } from "../../core/ledger/decision.ts";

@@ -1,4 +1,4 @@
-import { PASSES, type Pass } from "../../core/checks/check.ts";
+import { PASSES, type Pass } from "../../core/checks/card.ts";
 import type { Tables } from "../../core/engine/mark.ts";
 import { EMPTY_STYLE, type HouseStyle, styleStamp } from "../../core/house/style.ts";
 import type { Decision } from "../../core/ledger/decision.ts";

@@ -1,6 +1,6 @@
 import { useState } from "react";
-import { APPETITES, type Appetite, PASSES } from "../../core/checks/check.ts";
-import { CHECKS } from "../../core/checks/index.ts";
+import { APPETITES, type Appetite, PASSES } from "../../core/checks/card.ts";
+import { CARDS } from "../../core/checks/cards.ts";
 import { usualAppetite } from "../../core/checks/kinds.ts";
 import type { HouseStyle } from "../../core/house/style.ts";
 import { KINDS, type Kind } from "../../core/manuscript/model.ts";
@@ -50,7 +50,7 @@ export function ChecksPart({ style, change }: { style: HouseStyle; change: Chang
         <section key={pass} className="mt-7">
           <h2 className="border-b border-rule pb-1.5 font-semibold">{PASS_LABELS[pass]}</h2>
           <ul>
-            {CHECKS.filter((check) => check.pass === pass).map((check) => {
+            {CARDS.filter((check) => check.pass === pass).map((check) => {
               const usual = scope === "all" ? null : usualAppetite(check, scope);
               return (
                 <li

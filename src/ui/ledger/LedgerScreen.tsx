@@ -1,6 +1,6 @@
 import { setNonce } from "get-nonce";
 import { useEffect, useMemo, useState } from "react";
-import { checkById } from "../../core/checks/index.ts";
+import { cardById } from "../../core/checks/cards.ts";
 import { csv } from "../../core/house/exchange.ts";
 import type { HouseStyle } from "../../core/house/style.ts";
 import type { Act } from "../../core/ledger/decision.ts";
@@ -251,7 +251,7 @@ function select(
 function kindOf({ act, rule, note }: LogRow): string {
   if (act === "edit") return "Edited by hand";
   if (rule === "" && note === "automatic replacement") return "Replacement";
-  return checkById(rule)?.title ?? (act === "query" ? "Question" : "Word put in");
+  return cardById(rule)?.title ?? (act === "query" ? "Question" : "Word put in");
 }
 
 const LONGEST = 80;

@@ -1,4 +1,4 @@
-import { checkById } from "../../core/checks/index.ts";
+import { cardById } from "../../core/checks/cards.ts";
 import { LEAVE_KINDS } from "../../core/checks/leave.ts";
 import { SUBJECTS } from "../../core/house/subjects.ts";
 import type { Setting } from "../../core/ledger/decision.ts";
@@ -16,7 +16,7 @@ export function settingLine({ name, of = "", after }: Setting): string {
     case "house-appetite": {
       const where = name === "appetite" ? "" : ", in every document";
       const how = after === null ? "as the house has it" : (labels[value] ?? value);
-      return `${checkById(of)?.title ?? of}: ${how}${where}`;
+      return `${cardById(of)?.title ?? of}: ${how}${where}`;
     }
     case "leave": {
       const title = LEAVE_KINDS.find(({ id }) => id === of)?.title ?? of;

@@ -1,4 +1,4 @@
-import type { Appetite, Pass } from "../../core/checks/check.ts";
+import type { Appetite, Pass } from "../../core/checks/card.ts";
 import type { Kind, Variety } from "../../core/manuscript/model.ts";
 
 /** The interface's words for the model's values. */

@@ -1,6 +1,6 @@
 import Ellipsis from "lucide-react/icons/ellipsis";
 import { DropdownMenu } from "radix-ui";
-import type { Pass } from "../../core/checks/check.ts";
+import type { Pass } from "../../core/checks/card.ts";
 import { KINDS, type Kind } from "../../core/manuscript/model.ts";
 import { readOriginal, type ShelfRecord } from "../../store/shelf.ts";
 import { saveFile } from "../parts/save-file.ts";

@@ -1,5 +1,5 @@
 import { proxy } from "comlink";
-import { PASSES } from "../../core/checks/check.ts";
+import { PASSES } from "../../core/checks/card.ts";
 import type { ReadResult } from "../../core/formats/document.ts";
 import { type HouseStyle, styleStamp } from "../../core/house/style.ts";
 import type { Kind, Variety } from "../../core/manuscript/model.ts";

@@ -1,21 +1,10 @@
 import { isDayOrMonth, mayBeMonth } from "../../language/days-and-months.ts";
 import type { Check, Fact } from "../check.ts";
+import { dayAndMonth as card } from "./cards.ts";
 
 /** The name of a day or month without its capital. */
 export const dayAndMonth: Check = {
-  id: "spelling/day-and-month",
-  pass: "spelling",
-  weight: "fix",
-  code: "cap",
-  title: "Day or month without a capital",
-  why: "English gives the names of days and months a capital. “March”, “May” and “August” are looked at beside a number only, as they are words of their own.",
-  source: "common practice",
-  examples: [
-    { wrong: "It was read each monday.", right: "It was read each Monday." },
-    { wrong: "The book ends on 3 may 1984.", right: "The book ends on 3 May 1984." },
-    { leave: "They may march past the august house." },
-    { leave: "It was read each Monday in June." },
-  ],
+  ...card,
   examine({ kind, text, tokens, unusual }) {
     if (kind === "code") return [];
     const facts: Fact[] = [];

@@ -1,5 +1,6 @@
 import type { AnalysedBlock } from "../../language/analysis.ts";
 import type { Check, Fact } from "../check.ts";
+import { doubledWord as card } from "./cards.ts";
 
 interface DoubledWord extends Fact {
   /** The first of the two, as written. */
@@ -16,21 +17,7 @@ const DOUBLED_ON_PURPOSE = new Set(
 
 /** The same word twice running. */
 export const doubledWord: Check<DoubledWord> = {
-  id: "spelling/doubled-word",
-  pass: "spelling",
-  weight: "fix",
-  code: "dbl",
-  title: "Word written twice",
-  why: "The same word stands twice running, often at a line’s end, where the eye passes over it. Where both are meant (“he had had enough”), let it stand.",
-  source: "common practice",
-  examples: [
-    { wrong: "We waited for the the tide.", right: "We waited for the tide." },
-    { wrong: "It was read at at noon.", right: "It was read at noon." },
-    { leave: "He had had enough of that that week." },
-    { leave: "The buoy went ding ding ding all night." },
-    { leave: "The gauge fell. Fell by how much, nobody knew." },
-    { leave: "Turn to page 12 12 of the log." },
-  ],
+  ...card,
   examine,
   conclude: ({ from, to, word }) => ({
     from,

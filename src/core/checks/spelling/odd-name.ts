@@ -1,6 +1,7 @@
 import { withoutPossessive } from "../../language/known.ts";
 import type { Across, Check, Circumstances, Fact } from "../check.ts";
 import { times } from "../telling.ts";
+import { oddName as card } from "./cards.ts";
 
 interface UsedName extends Fact {
   name: string;
@@ -71,24 +72,7 @@ const across: Across<UsedName, Counts, Usual> = {
 
 /** A name that stands in one place otherwise than everywhere else. */
 export const oddName: Check<UsedName> = {
-  id: "spelling/odd-name",
-  pass: "spelling",
-  weight: "settle",
-  code: "name",
-  title: "Name spelled otherwise once",
-  why: "A name that no dictionary has stands here with one letter different from how the document spells it in at least three other places.",
-  source: "common practice",
-  examples: [
-    {
-      wrong: "Quillfrost, says Quillfrost. To Quillfrost, from Quilfrost.",
-      right: "Quillfrost, says Quillfrost. To Quillfrost, from Quillfrost.",
-    },
-    {
-      wrong: "By Leetmoor, of Leetmoor, for Leetmoor and Leetmooor.",
-      right: "By Leetmoor, of Leetmoor, for Leetmoor and Leetmoor.",
-    },
-    { leave: "By Quillfrost and Quilfrost." },
-  ],
+  ...card,
   examine({ kind, unusual }) {
     if (kind === "code") return [];
     return unusual.flatMap(({ from, text, bits, count }) => {

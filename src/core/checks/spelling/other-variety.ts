@@ -5,6 +5,7 @@ import { ALL_VARIETIES, VARIETY_BITS } from "../../language/lexicon.ts";
 import { isBritishWord, otherWord } from "../../language/us-and-gb-words.ts";
 import { VARIETIES, type Variety } from "../../manuscript/model.ts";
 import type { Check, Fact } from "../check.ts";
+import { otherVariety as card } from "./cards.ts";
 
 interface VarietyWord extends Fact {
   word: string;
@@ -25,21 +26,7 @@ export const VARIETY_NAMES: Record<Variety, string> = {
 
 /** A word or spelling of another variety of English. */
 export const otherVariety: Check<VarietyWord> = {
-  id: "spelling/other-variety",
-  pass: "spelling",
-  weight: "settle",
-  code: "var",
-  title: "Spelling or word of another variety",
-  why: "The word is right in another variety of English than the one this document is read as. One document keeps to one variety.",
-  source:
-    "The English dictionaries named in data/README.md; pairs of different words: common practice",
-  examples: [
-    { wrong: "The color of the water changed.", right: "The colour of the water changed." },
-    { wrong: "They organize it each year.", right: "They organise it each year." },
-    { wrong: "The sidewalk is shut.", right: "The pavement is shut." },
-    { leave: "The colour of the harbour at the centre." },
-  ],
-  takesWords: true,
+  ...card,
   examine(block) {
     if (block.kind === "code") return [];
     const facts: VarietyWord[] = [];

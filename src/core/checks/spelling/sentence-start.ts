@@ -3,23 +3,11 @@ import type { AnalysedBlock, Language } from "../../language/analysis.ts";
 import { ABBREVIATION, type Lexicon } from "../../language/lexicon.ts";
 import type { Token } from "../../language/tokens.ts";
 import type { Check, Fact } from "../check.ts";
+import { sentenceStart as card } from "./cards.ts";
 
 /** A sentence that begins with a small letter. */
 export const sentenceStart: Check = {
-  id: "spelling/sentence-start",
-  pass: "spelling",
-  weight: "fix",
-  code: "cap",
-  title: "Sentence without a capital",
-  why: "A full stop ends a sentence before it, and the next begins with a small letter. Either the capital is missing or the full stop is one too many.",
-  source: "common practice",
-  examples: [
-    { wrong: "The tide turned. we went home.", right: "The tide turned. We went home." },
-    { wrong: "It was shut. the key was lost.", right: "It was shut. The key was lost." },
-    { leave: "It stood at approx. five metres, i.e. high." },
-    { leave: "“Was it shut?” she asked. “It was … open.”" },
-    { leave: "The gauge (see p. four) fell ... and rose." },
-  ],
+  ...card,
   examine,
   conclude: ({ from, to }) => ({ from, to, reason: "A sentence begins with a capital." }),
   choose(text, { from, to }) {

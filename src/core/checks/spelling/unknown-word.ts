@@ -8,9 +8,11 @@ import { splitSentences } from "../../language/sentences.ts";
 import { strayCapitals } from "../../language/stray-capitals.ts";
 import { surroundingsOf } from "../../language/surroundings.ts";
 import { tokenise } from "../../language/tokens.ts";
-import type { Across, Check, Circumstances, Fact, Verdict, Weight } from "../check.ts";
+import type { Weight } from "../card.ts";
+import type { Across, Check, Circumstances, Fact, Verdict } from "../check.ts";
 import { LEAVE_BITS } from "../leave.ts";
 import { times } from "../telling.ts";
+import { unknownWord as card } from "./cards.ts";
 import { WordKinds } from "./word-kinds.ts";
 
 interface UnknownWord extends Fact {
@@ -171,25 +173,7 @@ const across: Across<UnknownWord, Use, UseVerdict> = {
 
 /** A word that no dictionary has. */
 export const unknownWord: Check<UnknownWord> = {
-  id: "spelling/unknown-word",
-  pass: "spelling",
-  weight: "fix",
-  code: "sp",
-  title: "Word in no dictionary",
-  why: "The word stands in no dictionary of the document’s variety of English and in none of your word lists. It may be a slip of the fingers, a spelling of another variety, or a name or term to add to a list.",
-  source: "The English dictionaries named in data/README.md",
-  examples: [
-    {
-      wrong: "The book was recieved too wet to read.",
-      right: "The book was received too wet to read.",
-    },
-    { wrong: "They moored beside the pontooon.", right: "They moored beside the pontoon." },
-    { leave: "Dr. Orrin Vale read the gauge at the well-known GH-104 mark, 3rd from left." },
-    { leave: "See https://gannet-head.example/tydes or write to keper@gannet-head.example." },
-    { leave: "Gannets (Morus bassanus) rest on stage xiv, 12 kPa above GHTO datum." },
-    { leave: "The unmoored launch went seawards past the lanternless bay." },
-  ],
-  takesWords: true,
+  ...card,
   examine,
   across,
   choose(text, finding, { language, variety, vocabulary, soundRules }) {

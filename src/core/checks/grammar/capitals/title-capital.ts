@@ -1,0 +1,30 @@
+import { written } from "../../../language/syntax.ts";
+import { TAG } from "../../../language/tag-sets.ts";
+import { markCheck } from "../../mark-check.ts";
+import { titleCapital as card } from "./cards.ts";
+
+const TITLES =
+  "captain|professor|doctor|sergeant|colonel|general|admiral|major|lieutenant|inspector|bishop|lord|lady|sir|president|king|queen|prince|princess|mister|dame";
+
+/** "captain Rusk", "in the Spring". */
+export const titleCapital = markCheck({
+  ...card,
+  reason: "A title right before a name has a capital.",
+  patterns: [`[${TITLES}] NNP => $1:CAP`],
+  accepts: ({ bounds }, syntax) => {
+    const unit = bounds[0] ?? 0;
+    const before = syntax.words[unit - 1]?.form ?? "";
+    if (
+      !/^\p{Ll}/u.test(written(syntax, unit)) ||
+      !/^\p{Lu}\p{Ll}/u.test(written(syntax, unit + 1))
+    )
+      return false;
+    return (
+      !/^(?:the|a|an|former|late|ex|then|this|that|his|her|our|their|my|attorney|consul|in|old|said|major|vice|council|association|company|our)$/.test(
+        before,
+      ) &&
+      syntax.tags[unit - 1] !== TAG.JJ &&
+      syntax.tags[unit - 1] !== TAG.NN
+    );
+  },
+});

@@ -1,0 +1,38 @@
+import { written } from "../../../language/syntax.ts";
+import { TAG } from "../../../language/tag-sets.ts";
+import { type Found, markCheck } from "../../mark-check.ts";
+import { sentencesOf } from "../sentences/sentences.ts";
+import { semicolonAfterOpening as card } from "./cards.ts";
+
+/** "Although it was late; they stayed." */
+export const semicolonAfterOpening = markCheck({
+  ...card,
+  reason: "After this opening stands a comma.",
+  at: ["<s> although|though|when|if|because|since|while|after|before|unless|until|as"],
+  find(syntax) {
+    const found: Found[] = [];
+    const { words, tags, units, text } = syntax;
+    for (const { from, to } of sentencesOf(syntax)) {
+      if (
+        !/^(?:although|though|when|if|because|since|while|after|before|unless|until|as)$/.test(
+          words[from]?.form ?? "",
+        )
+      )
+        continue;
+      let at = from;
+      while (at < to && tags[at] !== TAG[","] && text[units[at]?.from ?? 0] !== ";") at++;
+      const stop = units[at];
+      if (at >= to || !stop || text[stop.from] !== ";") continue;
+      const next = tags[at + 1] ?? 0;
+      if (next === TAG.CC || next === TAG.CS || next === TAG.WRB) continue;
+      if (!syntax.verbGroups.some((verb) => verb.finite > from && verb.to <= at)) continue;
+      const label = `${written(syntax, at - 1)},`;
+      found.push({
+        from: at - 1,
+        to: at + 1,
+        mends: [{ label, edits: [{ from: stop.from, to: stop.to, insert: "," }] }],
+      });
+    }
+    return found;
+  },
+});

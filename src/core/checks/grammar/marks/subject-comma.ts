@@ -1,0 +1,89 @@
+import { type Syntax, written } from "../../../language/syntax.ts";
+import { TAG, TAG_SETS } from "../../../language/tag-sets.ts";
+import { type Found, markCheck } from "../../mark-check.ts";
+import { sentencesOf } from "../sentences/sentences.ts";
+import { subjectComma as card } from "./cards.ts";
+
+const NOT_SENTENCES = ["heading", "cell", "caption", "item"] as const;
+
+/** "The keeper of the gauge, wrote": a comma between subject and verb. */
+export const subjectComma = markCheck({
+  ...card,
+  reason: "No comma parts a subject from its verb.",
+  notIn: NOT_SENTENCES,
+  at: [", VERB|MD"],
+  find(syntax) {
+    const found: Found[] = [];
+    const { words, tags, text, units, nounGroups, nounAt } = syntax;
+    for (const { from, to } of sentencesOf(syntax)) {
+      if (written(syntax, to - 1) !== "." && to < units.length) continue;
+      let comma = -1;
+      for (let unit = from; unit < to; unit++) {
+        if (tags[unit] === TAG[","]) {
+          comma = unit;
+          break;
+        }
+        // Anything but a plain noun phrase before the comma, and the comma may be right.
+        const tag = tags[unit] ?? 0;
+        if (syntax.verbAt[unit] !== -1 && tag !== TAG.VBG && tag !== TAG.VBN) break;
+        if (
+          tag === TAG.CS ||
+          tag === TAG[":"] ||
+          tag === TAG.QT ||
+          tag === TAG.BR ||
+          TAG_SETS.WH[tag]
+        )
+          break;
+      }
+      if (comma < 0 || comma - from < 2 || comma - from > 14) continue;
+      const first = nounGroups[nounAt[from] ?? -1];
+      if (!first || first.from !== from || tags[comma - 1] === TAG.CD) continue;
+      if (
+        /^(?:last|next|this|that|one|each|every|yesterday|today|some|all|no)$/.test(
+          words[from]?.form ?? "",
+        ) &&
+        TIMES.test(words[first.head]?.form ?? "")
+      )
+        continue;
+      const verb = syntax.verbGroups[syntax.verbAt[comma + 1] ?? -1];
+      if (!verb || verb.finite !== comma + 1 || words[comma + 1]?.form === "please") continue;
+      const opening = tags[verb.finite] ?? 0;
+      if (opening === TAG.VB && tags[first.head] !== TAG.NNS) continue;
+      if (opening === TAG.MD && words[comma + 1]?.form.startsWith("'")) continue;
+      // A past form like a participle may open an insertion; then another verb follows.
+      const ambiguous =
+        opening === TAG.VBD && verb.main === verb.finite && couldBeParticiple(syntax, verb.finite);
+      if (ambiguous && syntax.verbGroups.some((one) => one.finite > verb.finite && one.to <= to))
+        continue;
+      const stop = units[comma];
+      const last = units[comma - 1];
+      if (!stop || !last) continue;
+      const word = text.slice(last.from, last.to);
+      const next = text.slice(units[comma + 1]?.from ?? 0, units[comma + 1]?.to ?? 0);
+      found.push({
+        from: comma - 1,
+        to: comma + 2,
+        mends: [
+          { label: `${word} ${next}`, edits: [{ from: stop.from, to: stop.to, insert: "" }] },
+        ],
+      });
+    }
+    return found;
+  },
+});
+
+const TIMES = /^(?:night|day|morning|year|week|time|month|evening|afternoon|summer|winter|spring)$/;
+
+/** A past form that is spelled like the participle may open a phrase: "the men, led by him". */
+function couldBeParticiple({ words, tags }: Syntax, unit: number): boolean {
+  const form = words[unit]?.form ?? "";
+  if (
+    /^(?:was|were|had|did|went|came|saw|took|gave|wrote|began|knew|fell|stood|rose|became|ran|drove|grew|threw|flew|drew|lay|spoke|broke|chose|ate|did)$/.test(
+      form,
+    )
+  )
+    return false;
+  const next = tags[unit + 1] ?? 0;
+  // "wrote it", "opened the door": an object of its own speaks for a finite verb.
+  return !(TAG_SETS.PRONOUN[next] || next === TAG.DT || next === TAG.PRP$ || next === TAG.TO);
+}

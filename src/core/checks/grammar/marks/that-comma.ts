@@ -1,0 +1,21 @@
+import { TAG, TAG_SETS } from "../../../language/tag-sets.ts";
+import { markCheck } from "../../mark-check.ts";
+import { thatComma as card } from "./cards.ts";
+
+/** "The clerk said, that the log was lost." */
+export const thatComma = markCheck({
+  ...card,
+  reason: "No comma stands before this “that”.",
+  patterns: [
+    "say~|said|says|know~|think~|thought|hope~|believe~|show~|shows|state~/VERB|mean~|means|assume~|note~/VERB|find~|found|report~/VERB|claim~|suggest~|argue~|explain~ [,] that PRONOUN|DT|PRP$|NOUN|NNP => -",
+  ],
+  accepts: ({ bounds }, syntax) => {
+    const verb = bounds[0] ?? 0;
+    const from = syntax.sentenceFrom[verb] ?? 0;
+    if (!TAG_SETS.VERB[syntax.tags[verb] ?? 0]) return false;
+    // "It was, they said, that": a comma before makes an insertion of it.
+    for (let unit = from; unit < verb; unit++)
+      if (syntax.tags[unit] === TAG[","] || syntax.tags[unit] === TAG.QT) return false;
+    return true;
+  },
+});

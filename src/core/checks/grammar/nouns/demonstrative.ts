@@ -1,0 +1,63 @@
+import { VERB } from "../../../language/lexicon.ts";
+import { TAG, TAG_SETS } from "../../../language/tag-sets.ts";
+import { markCheck } from "../../mark-check.ts";
+import { demonstrative as card } from "./cards.ts";
+
+/** "this readings", "these kind". */
+export const demonstrative = markCheck({
+  ...card,
+  reason: "“{}” and the noun differ in number: “{1}”.",
+  patterns: [
+    "[this] ADJ? NNS !NN|NNS|POS => these",
+    "IN|VB|VBD|VBG [that] ADJ? NNS => those",
+    "<s> [that] NNS VERB not? VERB|ADJ|the|a => those",
+    "[these] ADJ? NN !NN|NNS|NNP|'s|-|and|or|,|CC|VBG|POS => this",
+    "[those] ADJ? NN !NN|NNS|NNP|'s|-|and|or|,|CC|VBG|POS => that",
+    "[these] kind|sort|type of => this | these",
+    "[those] kind|sort|type of => that | those",
+  ],
+  accepts: ({ bounds, pattern }, { words, tags, nounGroups, nounAt, verbAt }) => {
+    const marked = bounds[2 * pattern.marked.from] ?? 0;
+    const form = words[marked]?.form ?? "";
+    const group = nounGroups[nounAt[marked] ?? -1];
+    if (!group || group.from !== marked) return false;
+    const head = words[group.head]?.form ?? "";
+    const plural = tags[group.head] === TAG.NNS;
+    // "This rounds toward zero", "these default to none": a verb taken for a noun.
+    const verbAfter = (verbAt[group.to] ?? -1) >= 0;
+    if ((words[group.head]?.traits ?? 0) & VERB && !verbAfter) return false;
+    if (form === "this" || form === "that") {
+      if (!plural || group.to - group.from > 3) return false;
+      if (
+        /^(?:means|series|species|news|headquarters|works|mathematics|physics|politics|economics|ethics|crossroads|barracks|lens|gas|bus|data|media)$/.test(
+          head,
+        )
+      )
+        return false;
+      // "that" opens a clause far more often than it points.
+      if (form === "that") {
+        const verb = tags[group.to] ?? 0;
+        return pattern.source.startsWith("<s>")
+          ? TAG_SETS.VERB[verb] === 1
+          : !TAG_SETS.VERB[verb] &&
+              verb !== TAG.MD &&
+              /^(?:on|at|of|by|with|read|saw|took|see|keep)$/.test(words[marked - 1]?.form ?? "");
+      }
+      return !/ics$/.test(head);
+    }
+    if (
+      plural ||
+      /^(?:people|cattle|police|aircraft|fish|sheep|deer|series|species|data|media|few|craft|clergy|vermin|poultry|folk|men|women|children|teeth|feet|swine|offspring|staff|youth|criteria|phenomena|bacteria|algae|larvae)$/.test(
+        head,
+      )
+    )
+      return false;
+    if (/^(?:kind|sort|type)$/.test(head)) return words[group.to]?.form === "of";
+    return (
+      group.to - group.from <= 3 &&
+      tags[group.head] === TAG.NN &&
+      (words[group.head]?.traits ?? 0) !== 0 &&
+      !/(?:s|men|ae|a|i)$/.test(head)
+    );
+  },
+});

@@ -1,0 +1,32 @@
+import { TAG } from "../../../language/tag-sets.ts";
+import { markCheck } from "../../mark-check.ts";
+import { fewerLess as card } from "./cards.ts";
+
+/** "less boats", "amount of visitors". */
+export const fewerLess = markCheck({
+  ...card,
+  reason: "Things that are counted take “{1}”.",
+  patterns: [
+    "[less] NNS => fewer",
+    "[amount] of people|visitors|letters|boats|books|errors|mistakes|items|files|copies|words|days|users|students|children|men|women|cars|houses|things|questions|problems|readings|readers|changes => number",
+    "[amounts] of people|visitors|letters|boats|books|errors|items|files|users|students|children|cars|things => numbers",
+  ],
+  accepts: ({ bounds }, { words, tags }) => {
+    const marked = bounds[0] ?? 0;
+    if (
+      words[marked]?.form !== "less" &&
+      words[marked]?.form !== "amount" &&
+      words[marked]?.form !== "amounts"
+    )
+      return true;
+    const noun = words[bounds[2] ?? 0]?.form ?? "";
+    const before = words[marked - 1]?.form ?? "";
+    if (
+      /^(?:dollars|pounds|miles|years|hours|minutes|days|weeks|months|points|feet|means|news|goods|percent|thanks|sales|odds|kilometers|metres|meters|wages|clothes)$/.test(
+        noun,
+      )
+    )
+      return false;
+    return !/^(?:no|or|any|nothing|much)$/.test(before) && tags[marked - 1] !== TAG.CD;
+  },
+});

@@ -1,0 +1,41 @@
+import { TAG, TAG_SETS } from "../../../language/tag-sets.ts";
+import { markCheck } from "../../mark-check.ts";
+import { manyMuch as card } from "./cards.ts";
+
+/** "much boats", "many water". */
+export const manyMuch = markCheck({
+  ...card,
+  reason: "What is counted takes “many”, what is not takes “much”: “{1}”.",
+  patterns: [
+    "how|too|so|as|not|n't|very|without [much] NNS => many",
+    "[much] visitors|people|boats|books|things|others|days|men|women|children|problems|questions|ways => many",
+    "how|too|so|as|very|not [many] water|information|money|time|work|oil|rain|snow|sand|air|heat|light|food|wood|traffic|advice|evidence|equipment|furniture|noise|damage|trouble|sugar|milk|blood|help|care !NOUN => much",
+    "<s> [many] water|information|money|oil|rain|snow|sand|food|traffic|advice|evidence|equipment|furniture|damage !NOUN => much",
+    "several|many [NN] in|on|at|of|to|from|with|were|are|have|.|, => $2:NNS",
+    "a few [NN] in|on|at|were|are|have|.|, => $3:NNS",
+  ],
+  accepts: ({ bounds, pattern }, { words, tags }, { lexicon, words: table }) => {
+    const marked = bounds[2 * pattern.marked.from] ?? 0;
+    const form = words[marked]?.form ?? "";
+    if (form === "much") {
+      const noun = words[bounds[2 * pattern.marked.to] ?? marked + 1]?.form ?? "";
+      return !/^(?:news|data|media|means|goods|thanks|works|politics|economics|physics|years|savings|later)$/.test(
+        noun,
+      );
+    }
+    if (form === "many") {
+      // "many food and drink firms": the noun only leads to another.
+      const after = tags[(bounds[2 * pattern.marked.to] ?? marked + 1) + 1] ?? 0;
+      return after !== TAG.CC && !TAG_SETS.NOMINAL[after];
+    }
+    if (tags[marked] !== TAG.NN || !/^[a-z]{3,}$/.test(form)) return false;
+    if (
+      /^(?:more|less|people|other|others|dozen|hundred|thousand|million|score|enough|respect|few|aircraft|craft|fish|sheep|deer|cattle|series|species|percent|head|offspring|yard|foot|data|many|men|women|children|times|one|time)$/.test(
+        form,
+      )
+    )
+      return false;
+    const plural = table.inflect(form, "NNS");
+    return plural !== form && lexicon.varieties(plural) !== 0 && lexicon.frequency(form) > 8;
+  },
+});

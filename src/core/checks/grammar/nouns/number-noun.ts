@@ -1,0 +1,37 @@
+import { TAG, TAG_SETS } from "../../../language/tag-sets.ts";
+import { markCheck } from "../../mark-check.ts";
+import { numberNoun as card } from "./cards.ts";
+
+/** "four anchor". */
+export const numberNoun = markCheck({
+  ...card,
+  reason: "After a number above one the noun is plural: “{1}”.",
+  patterns: [
+    "two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|twenty|thirty|forty|fifty ADJ? [NN] .|,|in|on|at|of|for|to|from|with|asked|came|were|are|have|a|and|ago|later|before => $3:NNS",
+  ],
+  accepts: ({ bounds }, { words, tags }, { lexicon, words: table }) => {
+    const number = bounds[0] ?? 0;
+    const noun = bounds[4] ?? 0;
+    const form = words[noun]?.form ?? "";
+    const before = words[number - 1]?.form ?? "";
+    const after = words[noun + 1]?.form ?? "";
+    if (!/^[a-z]{3,}$/.test(form) || tags[noun] !== TAG.NN) return false;
+    if (TAG_SETS.NOMINAL[tags[number - 1] ?? 0] || tags[number - 1] === TAG.CD) return false;
+    if (
+      /^(?:a|an|one|the|chapter|section|part|page|at|past|after|before|since|until|till|about|age|aged|number|no|and|-|until|each|every|this|that)$/.test(
+        before,
+      )
+    )
+      return false;
+    if (
+      /^(?:percent|head|foot|dozen|score|hundred|thousand|million|billion|o'clock|people|aircraft|fish|sheep|deer|cattle|series|species|a\.m|p\.m|cent|pound|stone|hundredweight|gross|yoke|brace|horsepower|craft|pm|am|years|men|women|more|less|noon|midnight|sharp|today|tomorrow|yesterday|tonight|part|per|male|female|adult)$/.test(
+        form,
+      )
+    )
+      return false;
+    if (after === "of" && /^(?:out|by)$/.test(form)) return false;
+    if (after === "and" && !TAG_SETS.VERB[tags[noun + 2] ?? 0]) return false;
+    const plural = table.inflect(form, "NNS");
+    return plural !== form && lexicon.varieties(plural) !== 0 && lexicon.frequency(form) > 8;
+  },
+});

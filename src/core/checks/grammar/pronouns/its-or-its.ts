@@ -1,0 +1,31 @@
+import { TAG, TAG_SETS } from "../../../language/tag-sets.ts";
+import { markCheck } from "../../mark-check.ts";
+import { itsOrIts as card } from "./cards.ts";
+
+/** "its" and "it's" where there is no doubt. */
+export const itsOrIts = markCheck({
+  ...card,
+  reason: "Here “{1}” is meant.",
+  patterns: [
+    "has|have|had|lost|lose|loses|kept|on|in|of|by|with|from|for|to|at|under|into|has|changed [it 's] ADJ? own|NOUN !that|who|which|when => its",
+    "[it 's] own => its",
+    "at [it 's] JJS => its",
+    "<s> [its] not|been|a|an|the|too|very|never|always|only|just|going|time|raining|like|almost|clear|possible|true|important => it’s",
+    ",|and|but|that|think|thinks|say|says|said|hope|know|knows|because|if|when|though [its] not|been|a|an|the|too|very|never|going|always|raining => it’s",
+  ],
+  accepts: ({ bounds, pattern }, { words, tags }) => {
+    const marked = bounds[2 * pattern.marked.from] ?? 0;
+    const end = bounds[2 * pattern.marked.to - 1] ?? 0;
+    if (words[marked]?.form === "it") {
+      const before = tags[marked - 1] ?? 0;
+      const form = words[marked - 1]?.form ?? "";
+      if (words[end]?.form === "own") return true;
+      // "in it's a pity", "to it's time": only what cannot be a clause.
+      if (tags[end] === TAG.DT || words[end]?.form === "time") return false;
+      if (/^(?:for|by|of|in|on|with|from|to|at|under|into)$/.test(form) && before === TAG.CS)
+        return false;
+      return TAG_SETS.NOUN[tags[end] ?? 0] === 1 || TAG_SETS.ADJ[tags[end] ?? 0] === 1;
+    }
+    return true;
+  },
+});

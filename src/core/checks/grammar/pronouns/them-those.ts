@@ -1,0 +1,32 @@
+import { TAG, TAG_SETS } from "../../../language/tag-sets.ts";
+import { markCheck } from "../../mark-check.ts";
+import { themThose as card } from "./cards.ts";
+
+/** "them charts". */
+export const themThose = markCheck({
+  ...card,
+  reason: "Before a noun stands “those”.",
+  patterns: [
+    "<s> [them] ADJ? NNS VERB => those",
+    "<s> [them] are => those",
+    "IN|VB|VBD|put/VB [them] NNS => those",
+  ],
+  accepts: ({ bounds, pattern }, { words, tags, units }) => {
+    const marked = bounds[2 * pattern.marked.from] ?? 0;
+    if (marked === 0) return true;
+    const before = words[marked - 1]?.form ?? "";
+    // Verbs that take two objects: "gave them books".
+    if (
+      /^(?:give|gave|tell|told|send|sent|show|showed|teach|taught|bring|brought|buy|bought|make|made|offer|offered|get|got|call|called|pay|paid|allow|allowed|ask|asked|cost|lend|lent|read|find|found|consider|considered|wish|wished|leave|left|save|saved|hand|handed|feed|fed|owe|owed|deny|denied|write|wrote|have|had|do|did)$/.test(
+        before,
+      )
+    ) {
+      return before === "read" && units.length - marked > 2 && tags[marked - 1] === TAG.VBD;
+    }
+    if (tags[marked - 1] === TAG.IN) return /^(?:in|on|from|of|with|left)$/.test(before) && false;
+    return (
+      TAG_SETS.VERB[tags[marked - 1] ?? 0] === 1 &&
+      /^(?:left|put|saw|see|took|take|like|want|use|need)$/.test(before)
+    );
+  },
+});

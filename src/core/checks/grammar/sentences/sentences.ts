@@ -1,0 +1,25 @@
+import type { Syntax, VerbGroup } from "../../../language/syntax.ts";
+
+export const NOT_SENTENCES = ["heading", "cell", "caption", "item", "quote"] as const;
+
+/** The sentences of a block, as units [from, to). */
+export function* sentencesOf({
+  sentenceTo,
+  units,
+}: Syntax): Generator<{ from: number; to: number }> {
+  for (
+    let from = 0;
+    from < units.length;
+    from = Math.max(from + 1, sentenceTo[from] ?? units.length)
+  ) {
+    yield { from, to: sentenceTo[from] ?? units.length };
+  }
+}
+
+export const finiteIn = ({ verbGroups }: Syntax, from: number, to: number): VerbGroup[] =>
+  verbGroups.filter((verb) => verb.finite >= from && verb.to <= to);
+export const SUBORDINATORS = new Set(
+  "if when while although though because since as after before until unless once whereas where whenever wherever whether that who which what how why than lest however no whatever whoever even just only".split(
+    " ",
+  ),
+);

@@ -1,0 +1,43 @@
+import { TAG_SETS } from "../../../language/tag-sets.ts";
+import { type Found, markCheck } from "../../mark-check.ts";
+import { baseForPast as card } from "./cards.ts";
+
+/** "He come home late last night." */
+export const baseForPast = markCheck({
+  ...card,
+  reason: "The time is past, and so is the verb: “{1}”.",
+  at: ["yesterday|ago", "last night|week|month|year|summer|winter|spring|autumn|monday|friday"],
+  find(syntax, { words: table }) {
+    const found: Found[] = [];
+    const { words, verbGroups, sentenceFrom, sentenceTo } = syntax;
+    for (const [unit, word] of words.entries()) {
+      const past =
+        word.form === "yesterday" ||
+        word.form === "ago" ||
+        (word.form === "last" &&
+          /^(?:night|week|month|year|summer|winter|spring|autumn|monday|friday)$/.test(
+            words[unit + 1]?.form ?? "",
+          ) &&
+          words[unit - 1]?.form !== "the");
+      if (!past) continue;
+      const from = sentenceFrom[unit] ?? 0;
+      const to = sentenceTo[unit] ?? words.length;
+      const end = word.form === "last" ? unit + 2 : unit + 1;
+      // The time must close the sentence, and the sentence hold one verb only.
+      if (end < to && !TAG_SETS.STOP[syntax.tags[end] ?? 0]) continue;
+      const own = verbGroups.filter((verb) => verb.from >= from && verb.to <= to);
+      const verb = own[0];
+      if (own.length !== 1 || !verb || verb.tense !== "present" || verb.finite !== verb.main)
+        continue;
+      const form = words[verb.main]?.form ?? "";
+      if (/^(?:is|are|am|'s|be|'re|'m|has|have)$/.test(form) || /\d/.test(form)) continue;
+      if (!syntax.nounGroups.some((group) => group.from >= from && group.to <= verb.from)) continue;
+      found.push({
+        from: verb.main,
+        to: verb.main + 1,
+        mends: [table.inflect(table.verb(form), "VBD")],
+      });
+    }
+    return found;
+  },
+});

@@ -1,0 +1,49 @@
+import { TAG } from "../../../language/tag-sets.ts";
+import { markCheck } from "../../mark-check.ts";
+import { adverbForm as card } from "./cards.ts";
+
+const ADVERBS: readonly string[] = [
+  "quiet quietly",
+  "careful carefully",
+  "slow slowly",
+  "quick quickly",
+  "bad badly",
+  "easy easily",
+  "loud loudly",
+  "clear clearly",
+  "perfect perfectly",
+  "different differently",
+  "serious seriously",
+  "proper properly",
+];
+
+/** "runs very quiet", "real cold". */
+export const adverbForm = markCheck({
+  ...card,
+  reason: "A verb or an adjective is qualified by an adverb: “{1}”.",
+  patterns: [
+    "be~|feel~|look~ [real] cold|hot|good|bad|nice|careful|hard|easy|late|early|tired|happy|sad|big|small|fast|slow => really",
+    "do~|did|play~|work~|sing~|write~|cook~|sleep~ [good] .|,|</s>|and => well",
+    "do~|did it [real] RB|JJ => really",
+    ...ADVERBS.map((pair) => {
+      const [adjective, adverb] = pair.split(" ");
+      return `run~|runs|move~|speak~|work~|play~|walk~|drive~|read~|write~|sing~|breathe~|answer~|listen~|behave~ very|so|too|quite|real|really? [${adjective}] .|,|through|in|on|at|and|when|</s> => ${adverb}`;
+    }),
+    "do~|did it real|really|very [careful] => carefully",
+  ],
+  accepts: ({ bounds, pattern }, { words, tags }) => {
+    const marked = bounds[2 * pattern.marked.from] ?? 0;
+    const form = words[marked]?.form ?? "";
+    const verb = bounds[0] ?? 0;
+    if (
+      /^(?:run|work|play|walk|drive|read)$/.test(words[verb]?.form ?? "") &&
+      tags[verb] === TAG.NN
+    )
+      return false;
+    // "Drive slow" and "work easy" alone are idioms; with "very" there is no doubt.
+    if (/^(?:slow|easy|loud|clear)$/.test(form) && pattern.source.startsWith("run~")) {
+      return (bounds[3] ?? 0) > (bounds[2] ?? 0) || words[marked + 1]?.form === "through";
+    }
+    return true;
+  },
+});

@@ -1,0 +1,4 @@
+import { oddCapitals as card } from "./cards.ts";
+import { strayCapitalsCheck } from "./stray-capitals.ts";
+
+export const oddCapitals = strayCapitalsCheck(card, "inside");

@@ -1,0 +1,9 @@
+import { markCheck } from "../mark-check.ts";
+import { cliche as card } from "./cards.ts";
+
+export const cliche = markCheck({
+  ...card,
+  reason: "“{}” is worn; plain words say more.",
+  phraseList: "cliches",
+  groups: true,
+});

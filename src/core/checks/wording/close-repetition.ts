@@ -1,0 +1,30 @@
+import type { Check, Verdict } from "../check.ts";
+import { closeRepetition as card } from "./cards.ts";
+import { byLemma, type ContentWord, contentWords } from "./repetition.ts";
+
+/** Words apart within which the ear still has the word. */
+const NEAR = 14;
+/** In a document, uses of one word from which on it may be its subject. */
+const SUBJECT = 7;
+
+/** The same rare word again within a line or two. */
+export const closeRepetition: Check<ContentWord> = {
+  ...card,
+  examine: contentWords,
+  across: {
+    ...byLemma,
+    judge: (_lemma, { count }) => ({ verdict: count < SUBJECT ? NEARNESS : null }),
+    find({ from, to, before, quoted, frequency }) {
+      if (!before || quoted || frequency > NEAR_COMMON) return null;
+      if (before.apart > NEAR || before.apart < 2) return null;
+      const reason = `“${before.word}” stands ${before.apart} words before. G shows the places, M other words.`;
+      return { from, to, reason };
+    },
+  },
+  choose: () => [],
+};
+
+/** Whatever is near counts. */
+const NEARNESS: Verdict = {};
+
+const NEAR_COMMON = 11.5;

@@ -1,0 +1,41 @@
+import { markCheck } from "../mark-check.ts";
+import { negative as card } from "./cards.ts";
+
+/** "not uncommon", "did not fail to". */
+export const negative = markCheck({
+  ...card,
+  reason: "Said straight: “{1}”.",
+  patterns: [
+    "[not uncommon] => common",
+    "[not unusual] => usual | common",
+    "[not unlikely] => likely",
+    "[not unlike] => like",
+    "[not impossible] => possible",
+    "[not infrequently] => often",
+    "[not infrequent] => frequent",
+    "[not insignificant] => significant",
+    "[not inconsiderable] => considerable",
+    "[not unreasonable] => reasonable",
+    "[not unimportant] => important",
+    "[not without] NOUN => with",
+    "[did not remember] => forgot",
+    "[do not remember] => forget",
+    "[did not pay attention to] => ignored",
+    "[did not succeed in VBG] => failed to $5:VB",
+    "[does not succeed in VBG] => fails to $5:VB",
+    "[did not accept] => rejected",
+    "[did not allow] => prevented",
+    "[did not fail to VB] => $5:VBD",
+    "[never fails to VB] => always $4:VBZ",
+    "[do not fail to] => be sure to",
+    "[not honest] => dishonest",
+    "[not important] => unimportant",
+    "[not present] => absent",
+    "[does not have] => lacks",
+    "[did not have] => lacked",
+    "[not on time] => late",
+    "[not very good] => poor",
+    "[not many] => few",
+    "[not often] => rarely",
+  ],
+});

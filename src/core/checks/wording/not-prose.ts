@@ -1,0 +1,1 @@
+export const NOT_PROSE = ["heading", "cell", "caption"] as const;

@@ -1,0 +1,9 @@
+import { markCheck } from "../mark-check.ts";
+import { redundant as card } from "./cards.ts";
+
+export const redundant = markCheck({
+  ...card,
+  reason: "“{1}” says it already.",
+  phraseList: "redundant",
+  groups: true,
+});
