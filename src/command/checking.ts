@@ -5,8 +5,7 @@ import type { Choice } from "../core/checks/check.ts";
 import { matcherFor } from "../core/checks/patterns/all-patterns.ts";
 import { Engine } from "../core/engine/engine.ts";
 import type { CheckSettings, Mark } from "../core/engine/mark.ts";
-import { assembleLanguage, type Language } from "../core/language/analysis.ts";
-import { ChoiceModels } from "../core/language/choice-models.ts";
+import { baseLanguage, fullLanguage, type Language } from "../core/language/analysis.ts";
 import { IrregularForms } from "../core/language/lemmas.ts";
 import { Lexicon } from "../core/language/lexicon.ts";
 import { PHRASE_LISTS } from "../core/language/phrase-lists.ts";
@@ -28,20 +27,19 @@ export function loadLanguage(): Language {
   if (loaded) return loaded;
   const lexicon = new Lexicon(bytes("lexicon.bin"));
   const trigrams = new Trigrams(bytes("pairs.bin"), bytes("triples.bin"));
-  loaded = assembleLanguage({
+  const base = baseLanguage({
     lexicon,
     tagger: new Tagger(bytes("tagger.bin"), (word) => lexicon.traitsInText(word)),
     irregular: new IrregularForms(text("irregular.txt")),
     rewrites: new Rewrites(text("rewrites.txt")),
+  });
+  loaded = fullLanguage(base, {
     trigrams,
-    choices: null,
+    classes: new WordClasses(bytes("word-classes.bin"), trigrams),
     phrases: new Map(PHRASE_LISTS.map((name) => [name, text(`phrases/${name}.txt`)])),
+    choices: existsSync(path.join(DATA, "choices.bin")) ? bytes("choices.bin") : null,
   });
   matcherFor(loaded);
-  loaded.words.setClasses(new WordClasses(bytes("word-classes.bin"), trigrams));
-  if (existsSync(path.join(DATA, "choices.bin"))) {
-    loaded.choices = new ChoiceModels(bytes("choices.bin"), loaded.words);
-  }
   return loaded;
 }
 

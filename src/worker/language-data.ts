@@ -14,8 +14,7 @@ import triplesUrl from "../../data/triples.bin?url";
 import classesUrl from "../../data/word-classes.bin?url";
 import { matcherFor } from "../core/checks/patterns/all-patterns.ts";
 import { isSubject, type Subject } from "../core/house/subjects.ts";
-import { assembleLanguage, type Language } from "../core/language/analysis.ts";
-import { ChoiceModels } from "../core/language/choice-models.ts";
+import { baseLanguage, fullLanguage, type Language } from "../core/language/analysis.ts";
 import { IrregularForms } from "../core/language/lemmas.ts";
 import { Lexicon } from "../core/language/lexicon.ts";
 import { PHRASE_LISTS } from "../core/language/phrase-lists.ts";
@@ -28,7 +27,8 @@ import { WordClasses } from "../core/language/word-classes.ts";
 /** The language data in the worker: what the spelling pass starts with, and what follows later. */
 
 let loading: Promise<Language> | null = null;
-let following: Promise<void> | null = null;
+let full: Language | null = null;
+let following: Promise<Language> | null = null;
 
 /** What every check needs, fetched once; a failed fetch is tried again the next time. */
 export function loadLanguage(): Promise<Language> {
@@ -43,21 +43,26 @@ export function loadLanguage(): Promise<Language> {
 const RETRIES_MS = [500, 2500];
 
 /**
- * What the grammar and wording passes need beside: the trigram model, the choice models, the phrase
- * lists. A failed fetch is tried again; false when they can't be had now, and asking later tries anew.
+ * The language data with what the grammar and wording passes need beside: the trigram model, the choice
+ * models, the phrase lists. A failed fetch is tried again; null when they can't be had now, and asking
+ * later tries anew.
  */
-export async function loadGrammar(): Promise<boolean> {
+export async function loadGrammar(): Promise<Language | null> {
   for (const wait of [...RETRIES_MS, null]) {
     following ??= fetchGrammar();
     try {
-      await following;
-      return true;
+      return await following;
     } catch {
       following = null;
     }
     if (wait !== null) await new Promise((resolve) => setTimeout(resolve, wait));
   }
-  return false;
+  return null;
+}
+
+/** The most that has arrived: corrections are better with the trigram model, and do without. */
+export async function languageNow(): Promise<Language> {
+  return full ?? loadLanguage();
 }
 
 const SUBJECT_URLS: Record<Subject, string> = {
@@ -99,14 +104,11 @@ async function fetchLanguage(): Promise<Language> {
     fetchText(rewritesUrl),
   ]);
   const lexicon = new Lexicon(words);
-  return assembleLanguage({
+  return baseLanguage({
     lexicon,
     tagger: new Tagger(model, (word) => lexicon.traitsInText(word)),
     irregular: new IrregularForms(irregular),
     rewrites: new Rewrites(rewrites),
-    trigrams: null,
-    choices: null,
-    phrases: new Map(),
   });
 }
 
@@ -121,8 +123,8 @@ const PHRASE_URLS: Record<string, string> = Object.fromEntries(
   ).map(([file, url]) => [file.replace(/^.*\/|\.txt$/g, ""), url]),
 );
 
-async function fetchGrammar(): Promise<void> {
-  const language = await loadLanguage();
+async function fetchGrammar(): Promise<Language> {
+  const base = await loadLanguage();
   const lists = Promise.all(
     PHRASE_LISTS.map(async (name) => [name, await fetchText(PHRASE_URLS[name] ?? "")] as const),
   );
@@ -133,12 +135,16 @@ async function fetchGrammar(): Promise<void> {
     fetchBytes(choicesUrl),
     lists,
   ]);
-  language.phrases = new Map(phrases);
-  matcherFor(language);
   const trigrams = new Trigrams(pairs, triples);
-  language.words.setClasses(new WordClasses(classes, trigrams));
-  language.choices = new ChoiceModels(choices, language.words);
-  language.trigrams = trigrams;
+  const parts = {
+    trigrams,
+    classes: new WordClasses(classes, trigrams),
+    phrases: new Map(phrases),
+  };
+  const made = fullLanguage(base, { ...parts, choices });
+  matcherFor(made);
+  full = made;
+  return made;
 }
 
 async function fetchBytes(url: string): Promise<Uint8Array> {

@@ -20,7 +20,13 @@ import { guessVariety } from "../core/language/variety.ts";
 import type { PartOfSpeech } from "../core/language/word-net.ts";
 import { withEdits } from "../core/manuscript/layout.ts";
 import type { Edit, Manuscript, Variety } from "../core/manuscript/model.ts";
-import { loadGrammar, loadLanguage, loadSubjects, loadSyllables } from "./language-data.ts";
+import {
+  languageNow,
+  loadGrammar,
+  loadLanguage,
+  loadSubjects,
+  loadSyllables,
+} from "./language-data.ts";
 
 /** The core behind a worker: reading, checking and writing never run in the interface thread. */
 
@@ -126,7 +132,7 @@ class Proofreader {
     this.waiting = [];
     if (!this.manuscript) return "unread";
     const manuscript = withEdits(this.manuscript, edits);
-    const engine = new Engine(manuscript, await loadLanguage(), await withSubjects(settings));
+    const engine = new Engine(manuscript, await languageNow(), await withSubjects(settings));
     if (run !== this.run) return null;
     if (!(await this.examine(engine, ["spelling"], run, report))) return null;
     const running: Running = { engine, revision, unread: AFTER_SPELLING };
@@ -136,9 +142,10 @@ class Proofreader {
     }
     this.waiting = [];
     deliver(wholeUpdate(running));
-    const complete = await loadGrammar();
+    const language = await loadGrammar();
     if (run !== this.run) return null;
-    if (!complete) return wholeUpdate(running);
+    if (!language) return wholeUpdate(running);
+    engine.learn(language);
     if (!(await this.examine(engine, PASSES, run, report))) return null;
     running.unread = [];
     return wholeUpdate(running);
@@ -223,12 +230,12 @@ class Proofreader {
     { variety, soundRules }: Pick<CheckSettings, "variety" | "soundRules">,
     limit: number,
   ): Promise<string[]> {
-    return correctWord(word, { ...(await loadLanguage()), variety, soundRules }, limit);
+    return correctWord(word, { ...(await languageNow()), variety, soundRules }, limit);
   }
 
   /** What the word entry shows of a word beside its meanings. */
   async aboutWord(word: string, variety: Variety): Promise<AboutWord> {
-    const [language, syllables] = await Promise.all([loadLanguage(), loadSyllables()]);
+    const [language, syllables] = await Promise.all([languageNow(), loadSyllables()]);
     const bases = basesOf(word, language);
     return {
       bases,
@@ -244,7 +251,7 @@ class Proofreader {
     part: PartOfSpeech,
     variety: Variety,
   ): Promise<string> {
-    return fitLike(synonym, written, part, await loadLanguage(), variety);
+    return fitLike(synonym, written, part, await languageNow(), variety);
   }
 
   /** Writes a document in the form asked for. */

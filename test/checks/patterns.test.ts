@@ -6,7 +6,7 @@ import { type Match, Matcher } from "../../src/core/checks/patterns/matcher.ts";
 import { choicesOf, markedRange, replaceBy } from "../../src/core/checks/patterns/mend.ts";
 import { parsePattern } from "../../src/core/checks/patterns/pattern.ts";
 import { WORD_LISTS } from "../../src/core/checks/patterns/word-lists.ts";
-import { assembleLanguage } from "../../src/core/language/analysis.ts";
+import { baseLanguage } from "../../src/core/language/analysis.ts";
 import { PHRASE_LISTS, phraseLines } from "../../src/core/language/phrase-lists.ts";
 import { applyEdits } from "../../src/core/manuscript/edits.ts";
 import { loadLanguage } from "../support/language.ts";
@@ -16,7 +16,7 @@ const shared = loadLanguage();
 /** What a pattern makes of a sentence: each match put right by its first way to mend. */
 function mended(line: string, text: string): string[] {
   // Words get their numbers when patterns are read, so each test has a table of its own.
-  const language = assembleLanguage(shared);
+  const language = baseLanguage(shared);
   const pattern = parsePattern(line, language.words, WORD_LISTS);
   const matcher = new Matcher([[pattern]], language.words, (form) =>
     shared.lexicon.frequency(form),
@@ -76,7 +76,7 @@ describe("a pattern", () => {
   });
 
   test("never goes over a sentence's end", () => {
-    const language = assembleLanguage(shared);
+    const language = baseLanguage(shared);
     const pattern = parsePattern("end [the] tide", language.words);
     const matcher = new Matcher([[pattern]], language.words, () => 1);
     let found = 0;
@@ -85,7 +85,7 @@ describe("a pattern", () => {
   });
 
   test("that cannot be read says which line it was", () => {
-    const { words } = assembleLanguage(shared);
+    const { words } = baseLanguage(shared);
     for (const line of ["[open", "NOPE the", "word/NOPE", "@nolist", "a => $x"]) {
       assert.throws(
         () => parsePattern(line, words, WORD_LISTS),
@@ -112,7 +112,7 @@ describe("a replacement", () => {
 
 describe("the phrase lists", () => {
   test("are patterns from the first line to the last, each of them once", () => {
-    const { words } = assembleLanguage(shared);
+    const { words } = baseLanguage(shared);
     for (const name of PHRASE_LISTS) {
       const lines = phraseLines(shared.phrases.get(name) ?? "");
       for (const line of lines) parsePattern(line, words, WORD_LISTS);

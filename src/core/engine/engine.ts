@@ -51,7 +51,7 @@ export class Engine {
 
   constructor(
     manuscript: Pick<Manuscript, "text" | "blocks" | "spans">,
-    private readonly language: Language,
+    private language: Language,
     private settings: CheckSettings,
     private readonly examiner = new Examiner(language),
   ) {
@@ -77,6 +77,12 @@ export class Engine {
     this.total = addCounts(this.examined.map(({ counts }) => counts));
     this.drawAnew();
     yield this.blocks.length;
+  }
+
+  /** Takes in more language data; passes that need it are to be asked for afterwards. */
+  learn(language: Language): void {
+    this.language = language;
+    this.examiner.learn(language);
   }
 
   /** What is shown beside the marks. */

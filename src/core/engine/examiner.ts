@@ -3,7 +3,7 @@ import type { Check, Fact } from "../checks/check.ts";
 import { CHECKS } from "../checks/index.ts";
 import { matchesOf } from "../checks/patterns/all-patterns.ts";
 import type { Match } from "../checks/patterns/matcher.ts";
-import { type AnalysedBlock, analyse, type Language } from "../language/analysis.ts";
+import { type AnalysedBlock, analyse, asRead, type Language } from "../language/analysis.ts";
 import { LONGEST_WHOLE, windowsOf } from "../language/windows.ts";
 import type { BlockKind, Span } from "../manuscript/model.ts";
 import { countBlock } from "../readings/counts.ts";
@@ -29,7 +29,21 @@ export class Examiner {
   private readonly passes = new Set<Pass>();
   private readonly cache = new Map<string, Examined>();
 
-  constructor(private readonly language: Language) {}
+  constructor(private language: Language) {}
+
+  /**
+   * Takes in more language data. What the spelling pass has read stands, since it looks at none of what
+   * comes later; the other passes read everything again.
+   */
+  learn(language: Language): void {
+    if (language === this.language) return;
+    this.language = language;
+    for (const examined of this.cache.values()) {
+      examined.read = examined.read.filter((pass) => pass === "spelling");
+      // Whoever has drawn conclusions from the old facts still holds these.
+      examined.facts = [...examined.facts];
+    }
+  }
 
   /** Has blocks examined for some passes, beside those asked for before. */
   add(passes: readonly Pass[]): void {
@@ -80,7 +94,7 @@ export class Examiner {
     const { facts, read } = examined;
     const lacking = [...this.passes].filter((pass) => !read.includes(pass));
     if (lacking.length > 0) {
-      const analysed = examined.analysed ?? again();
+      const analysed = examined.analysed ? asRead(examined.analysed, this.language) : again();
       const patterned = lacking.some((pass) => pass !== "spelling");
       const matches = patterned ? matchesOf(analysed, this.language) : NO_MATCHES;
       for (const pass of lacking) {

@@ -1,5 +1,5 @@
 import type { BlockKind, Span } from "../manuscript/model.ts";
-import type { ChoiceModels } from "./choice-models.ts";
+import { ChoiceModels } from "./choice-models.ts";
 import { wordBits } from "./known.ts";
 import type { IrregularForms } from "./lemmas.ts";
 import { ALL_VARIETIES, type Lexicon } from "./lexicon.ts";
@@ -11,7 +11,8 @@ import type { Tagger } from "./tagger.ts";
 import { type Token, tokenise, type WordPart, wordParts } from "./tokens.ts";
 import type { Trigrams } from "./trigrams.ts";
 import { type Unit, unitsOf } from "./units.ts";
-import { WordTable } from "./words.ts";
+import type { WordClasses } from "./word-classes.ts";
+import { WordTable, type WrittenWord } from "./words.ts";
 
 /** One block's text, analysed once and read by every check. Offsets are in the block's text. */
 export interface AnalysedBlock {
@@ -24,6 +25,8 @@ export interface AnalysedBlock {
   /** What carries a part of speech each, and their tags as indexes into TAGS. */
   units: Unit[];
   tags: Uint8Array;
+  /** The units as they are written, and what they were read as. */
+  written: readonly WrittenWord[];
   /** Spans that lie in the block, offsets in the block's text. */
   spans: Span[];
   /** It is one window of a long block: what opens in it may close beyond it, and its ends are none. */
@@ -43,50 +46,89 @@ export interface AnalysedPart extends WordPart {
   count: number;
 }
 
-/** The language data that every check may ask. */
+/** The language data that every check may ask. It never changes: where more arrives, another takes its place. */
 export interface Language {
-  lexicon: Lexicon;
-  tagger: Tagger;
-  irregular: IrregularForms;
-  rewrites: Rewrites;
-  /** Null until it is loaded, which nothing waits for. */
-  trigrams: Trigrams | null;
-  /** Which word or form belongs in a place; null until it is loaded, and only of use with trigrams. */
-  choices: ChoiceModels | null;
-  /** The texts of the phrase lists; empty until they are loaded. */
-  phrases: ReadonlyMap<PhraseList, string>;
-  words: WordTable;
+  readonly lexicon: Lexicon;
+  readonly tagger: Tagger;
+  readonly irregular: IrregularForms;
+  readonly rewrites: Rewrites;
+  /** Null before the data for grammar has arrived. */
+  readonly trigrams: Trigrams | null;
+  /** Which word or form belongs in a place; null likewise. */
+  readonly choices: ChoiceModels | null;
+  /** The texts of the phrase lists; empty likewise. */
+  readonly phrases: ReadonlyMap<PhraseList, string>;
+  readonly words: WordTable;
 }
 
-/** The language data with what is made from it. */
-export function assembleLanguage(parts: Omit<Language, "words">): Language {
-  return { ...parts, words: new WordTable(parts.lexicon, parts.irregular) };
+/** What the spelling pass needs. */
+export type BaseParts = Pick<Language, "lexicon" | "tagger" | "irregular" | "rewrites">;
+
+/** What the other passes need beside. */
+export interface GrammarParts {
+  trigrams: Trigrams;
+  classes: WordClasses;
+  phrases: Language["phrases"];
+  /** The choice models as their file has them; null where there is none. */
+  choices: Uint8Array | null;
+}
+
+/** The language data of the spelling pass. */
+export function baseLanguage(parts: BaseParts): Language {
+  const words = new WordTable(parts.lexicon, parts.irregular);
+  return { ...parts, words, trigrams: null, choices: null, phrases: new Map() };
+}
+
+/** The language data of all passes, from that of the spelling pass. */
+export function fullLanguage(base: Language, parts: GrammarParts): Language {
+  const { trigrams, classes, phrases, choices } = parts;
+  const words = new WordTable(base.lexicon, base.irregular, classes);
+  return {
+    ...base,
+    words,
+    trigrams,
+    phrases,
+    choices: choices && new ChoiceModels(choices, words),
+  };
 }
 
 const NO_TAGS = new Uint8Array(0);
+const NO_UNITS: readonly never[] = [];
 
 /** Analyses one block; code gets no parts of speech. */
 export function analyse(
   kind: BlockKind,
   text: string,
   spans: Span[],
-  { tagger, lexicon, words: table }: Language,
+  language: Language,
 ): AnalysedBlock {
+  const { tagger, lexicon } = language;
   const tokens = tokenise(text);
   const sentences = splitSentences(text);
   const unusual = unusualParts(text, tokens, lexicon);
   const words = { kind, text, tokens, sentences, unusual, spans };
-  if (kind === "code") return { ...words, units: [], tags: NO_TAGS, syntax: () => null };
+  if (kind === "code") {
+    return asRead({ ...words, units: [], tags: NO_TAGS, written: NO_UNITS }, language);
+  }
   const units = unitsOf(text, tokens);
   const opens = new Set(sentences.map(({ from }) => from));
-  const { words: read, tags } = tagger.tag(text, units, opens);
-  if (isMonotonous(read)) return { ...words, units, tags, syntax: () => null };
+  const { words: written, tags } = tagger.tag(text, units, opens);
+  return asRead({ ...words, units, tags, written }, language);
+}
+
+/** An analysed block with its words read by some state of the language data. */
+export function asRead(
+  block: Omit<AnalysedBlock, "syntax">,
+  { words: table }: Language,
+): AnalysedBlock {
+  const { kind, text, units, written, tags, sentences, spans } = block;
   let phrases: Syntax | null = null;
   const syntax = () => {
-    phrases ??= syntaxOf(text, units, table.read(read), tags, sentences, spans);
+    if (kind === "code" || isMonotonous(written)) return null;
+    phrases ??= syntaxOf(text, units, table.read(written), tags, sentences, spans);
     return phrases;
   };
-  return { ...words, units, tags, syntax };
+  return { ...block, syntax };
 }
 
 /** Units from which on few different words tell, and the share of them that prose always exceeds. */

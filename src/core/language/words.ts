@@ -48,12 +48,13 @@ export class WordTable {
   private readonly nouns = new Map<string, string>();
   private readonly inflected = new Map<Inflection, Map<string, string>>();
   private readonly verbForms = new Map<string, number>();
-  private classes: WordClasses | null = null;
   private reading = {};
 
   constructor(
     private readonly lexicon: Lexicon,
     private readonly irregular: IrregularForms,
+    /** Null before the data for grammar has arrived: then words have no classes. */
+    private readonly classes: WordClasses | null = null,
   ) {}
 
   /** The number of a lower-case form, given one now if it has none. Ask before any text is read. */
@@ -65,12 +66,6 @@ export class WordTable {
     const word = this.remembered.get(form);
     if (word) this.begin();
     return id;
-  }
-
-  /** Gives words their classes from now on. Ask before any text is read for grammar. */
-  setClasses(classes: WordClasses): void {
-    this.classes = classes;
-    this.begin();
   }
 
   /** Words read before are read anew. */

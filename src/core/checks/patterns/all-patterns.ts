@@ -5,8 +5,8 @@ import { type Match, Matcher } from "./matcher.ts";
 import { parsePattern } from "./pattern.ts";
 import { WORD_LISTS } from "./word-lists.ts";
 
-/** The patterns of all checks, compiled once for each set of phrase lists: more may arrive later. */
-const compiled = new WeakMap<Language["phrases"], Matcher>();
+/** The patterns of all checks, compiled once for each state of the language data. */
+const compiled = new WeakMap<Language["words"], Matcher>();
 
 /** The matches of each check's patterns in a block, by the check's order in CHECKS. */
 export function matchesOf(block: AnalysedBlock, language: Language): (Match[] | undefined)[] {
@@ -23,7 +23,7 @@ export function matchesOf(block: AnalysedBlock, language: Language): (Match[] | 
 
 /** Compiles the patterns; asked for before any text is read, since words get their numbers here. */
 export function matcherFor(language: Language): Matcher {
-  const known = compiled.get(language.phrases);
+  const known = compiled.get(language.words);
   if (known) return known;
   const { words, lexicon } = language;
   const owners = CHECKS.map(({ patterns = [], phraseList }) => {
@@ -31,6 +31,6 @@ export function matcherFor(language: Language): Matcher {
     return [...patterns, ...listed].map((line) => parsePattern(line, words, WORD_LISTS));
   });
   const matcher = new Matcher(owners, words, (form) => lexicon.frequency(form));
-  compiled.set(language.phrases, matcher);
+  compiled.set(words, matcher);
   return matcher;
 }
