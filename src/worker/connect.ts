@@ -104,7 +104,7 @@ export function connectProofreader(start: () => Connection = startWorker): Proof
 }
 
 function startWorker(): Connection {
-  const worker = new Worker(new URL("./proofreader.ts", import.meta.url), { type: "module" });
+  const worker = new Worker(new URL("./main.ts", import.meta.url), { type: "module" });
   return {
     remote: wrap<Proofreader>(worker),
     onError: (failed) => {

@@ -1,4 +1,3 @@
-import { expose } from "comlink";
 import { PASSES, type Pass } from "../core/checks/card.ts";
 import type { Choice } from "../core/checks/check.ts";
 import { Engine } from "../core/engine/engine.ts";
@@ -20,13 +19,7 @@ import { guessVariety } from "../core/language/variety.ts";
 import type { PartOfSpeech } from "../core/language/word-net.ts";
 import { withEdits } from "../core/manuscript/layout.ts";
 import type { Edit, Manuscript, Variety } from "../core/manuscript/model.ts";
-import {
-  languageNow,
-  loadGrammar,
-  loadLanguage,
-  loadSubjects,
-  loadSyllables,
-} from "./language-data.ts";
+import type { LanguageSource } from "./language-source.ts";
 
 /** The core behind a worker: reading, checking and writing never run in the interface thread. */
 
@@ -66,12 +59,6 @@ function turn(): Promise<void> {
   });
 }
 
-/** Settings with the words of the shipped subject lists among the others. */
-async function withSubjects(settings: CheckSettings): Promise<CheckSettings> {
-  const words = await loadSubjects(settings.subjects ?? []);
-  return words.length === 0 ? settings : { ...settings, words: [...settings.words, ...words] };
-}
-
 /** Why there are no marks: nothing to check has been read here, or an edit before this one is missing. */
 export type Amiss = "unread" | "missed";
 
@@ -94,13 +81,15 @@ function wholeUpdate(running: Running): Update {
   return updateOf(running, running.engine.wholeReport());
 }
 
-class Proofreader {
+export class Proofreader {
   private running: Running | null = null;
   /** Edits that came while the first pass of a new check was being read. */
   private waiting: { edits: readonly Edit[]; revision: number }[] = [];
   /** The last manuscript read: the one to check, so that it need not be sent back here. */
   private manuscript: Manuscript | null = null;
   private run = 0;
+
+  constructor(private readonly data: LanguageSource) {}
 
   /** Answers, to show that this worker is alive and has nothing long to do. */
   alive(): true {
@@ -109,7 +98,7 @@ class Proofreader {
 
   /** Reads a file; a problem is a value, not an error. */
   async read(bytes: Uint8Array, name: string, fallback: Variety): Promise<ReadResult> {
-    const { lexicon } = await loadLanguage();
+    const { lexicon } = await this.data.base();
     const result = await readDocument(bytes, name, (text) => guessVariety(text, lexicon, fallback));
     if ("manuscript" in result) this.manuscript = result.manuscript;
     return result;
@@ -132,7 +121,7 @@ class Proofreader {
     this.waiting = [];
     if (!this.manuscript) return "unread";
     const manuscript = withEdits(this.manuscript, edits);
-    const engine = new Engine(manuscript, await languageNow(), await withSubjects(settings));
+    const engine = new Engine(manuscript, await this.data.now(), await this.withSubjects(settings));
     if (run !== this.run) return null;
     if (!(await this.examine(engine, ["spelling"], run, report))) return null;
     const running: Running = { engine, revision, unread: AFTER_SPELLING };
@@ -142,7 +131,7 @@ class Proofreader {
     }
     this.waiting = [];
     deliver(wholeUpdate(running));
-    const language = await loadGrammar();
+    const language = await this.data.full();
     if (run !== this.run) return null;
     if (!language) return wholeUpdate(running);
     engine.learn(language);
@@ -167,6 +156,12 @@ class Proofreader {
       since = performance.now();
     }
     return run === this.run;
+  }
+
+  /** Settings with the words of the shipped subject lists among the others. */
+  private async withSubjects(settings: CheckSettings): Promise<CheckSettings> {
+    const words = await this.data.subjects(settings.subjects ?? []);
+    return words.length === 0 ? settings : { ...settings, words: [...settings.words, ...words] };
   }
 
   /** Ends a running check. */
@@ -199,7 +194,7 @@ class Proofreader {
   async configure(settings: CheckSettings): Promise<Update | Amiss | null> {
     if (!this.manuscript) return "unread";
     const { running } = this;
-    const whole = await withSubjects(settings);
+    const whole = await this.withSubjects(settings);
     if (!running || running !== this.running) return null;
     return updateOf(running, running.engine.configure(whole));
   }
@@ -230,12 +225,12 @@ class Proofreader {
     { variety, soundRules }: Pick<CheckSettings, "variety" | "soundRules">,
     limit: number,
   ): Promise<string[]> {
-    return correctWord(word, { ...(await languageNow()), variety, soundRules }, limit);
+    return correctWord(word, { ...(await this.data.now()), variety, soundRules }, limit);
   }
 
   /** What the word entry shows of a word beside its meanings. */
   async aboutWord(word: string, variety: Variety): Promise<AboutWord> {
-    const [language, syllables] = await Promise.all([languageNow(), loadSyllables()]);
+    const [language, syllables] = await Promise.all([this.data.now(), this.data.syllables()]);
     const bases = basesOf(word, language);
     return {
       bases,
@@ -251,7 +246,7 @@ class Proofreader {
     part: PartOfSpeech,
     variety: Variety,
   ): Promise<string> {
-    return fitLike(synonym, written, part, await languageNow(), variety);
+    return fitLike(synonym, written, part, await this.data.now(), variety);
   }
 
   /** Writes a document in the form asked for. */
@@ -264,7 +259,3 @@ class Proofreader {
     }
   }
 }
-
-export type { Proofreader };
-
-expose(new Proofreader());

@@ -11,9 +11,9 @@ function press(key: Partial<KeyboardEvent>): string {
     (...args: unknown[]) => {
       did.push([name, ...args].join(" "));
     };
+  const room = new Proxy({}, { get: (_, name) => note(`session.${String(name)}`) });
   const session = new Proxy({} as DeskSession, {
-    get: (_, name) =>
-      name === "getSnapshot" ? () => ({ previewed: 1 }) : note(`session.${String(name)}`),
+    get: (_, name) => (name === "state" ? { previewed: 1 } : room),
   });
   const commands = new Proxy({} as DeskCommands, {
     get: (_, name) => (name === "goOn" ? () => false : note(String(name))),
@@ -48,6 +48,7 @@ describe("keys of the walk", () => {
       [{ key: "q" }, "openQuery"],
       [{ key: "e" }, "editHere"],
       [{ key: "g" }, "showOccurrences"],
+      [{ key: "b" }, "showBoard"],
       [{ key: "/" }, "find"],
       [{ key: "?", shiftKey: true }, "showKeys"],
       [{ key: "Escape" }, "session.dismiss"],

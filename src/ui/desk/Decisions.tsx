@@ -2,12 +2,13 @@ import type { Decision } from "../../core/ledger/decision.ts";
 import { settingLine } from "../parts/settings-words.ts";
 import { count, when } from "../parts/words.ts";
 import type { DeskSession } from "./session.ts";
-import type { DeskState } from "./state.ts";
+import { useSlice } from "./use-slice.ts";
 
 /** Every decision on this document, newest first; each can be taken back. */
-export function Decisions({ state, session }: { state: DeskState; session: DeskSession }) {
+export function Decisions({ session }: { session: DeskSession }) {
+  const state = useSlice(session, "decisions", "standing", "record", "reading");
   const listed = state.decisions.filter(({ act }) => act !== "undo");
-  const comments = <FileComments state={state} session={session} />;
+  const comments = <FileComments session={session} />;
   if (listed.length === 0) {
     return (
       <>
@@ -40,7 +41,7 @@ export function Decisions({ state, session }: { state: DeskState; session: DeskS
                 <button
                   type="button"
                   className="button-text shrink-0 self-start text-[13px]"
-                  onClick={() => void session.undo(decision.seq)}
+                  onClick={() => void session.deciding.undo(decision.seq)}
                 >
                   undo
                 </button>
@@ -55,8 +56,8 @@ export function Decisions({ state, session }: { state: DeskState; session: DeskS
 }
 
 /** The comments that came with the file: shown, and kept as they are. */
-function FileComments({ state, session }: { state: DeskState; session: DeskSession }) {
-  const comments = state.manuscript?.origin.comments ?? [];
+function FileComments({ session }: { session: DeskSession }) {
+  const comments = useSlice(session, "manuscript").manuscript?.origin.comments ?? [];
   if (comments.length === 0) return null;
   return (
     <section aria-label="Comments in the file" className="pt-5">
@@ -72,7 +73,11 @@ function FileComments({ state, session }: { state: DeskState; session: DeskSessi
               {author}
               {at === null ? ", not in the text" : ", "}
               {at === null ? null : (
-                <button type="button" className="button-text" onClick={() => session.showPlace(at)}>
+                <button
+                  type="button"
+                  className="button-text"
+                  onClick={() => session.walk.showPlace(at)}
+                >
                   show
                 </button>
               )}

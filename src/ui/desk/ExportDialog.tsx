@@ -9,16 +9,29 @@ import { count, figure, PASS_LABELS } from "../parts/words.ts";
 import { checksOff } from "./checks-off.ts";
 import type { DeskSession } from "./session.ts";
 import { type DeskState, unreadOf } from "./state.ts";
+import { useSlice } from "./use-slice.ts";
+
+/** What the dialog tells of the run. */
+const TOLD = [
+  "decisions",
+  "standing",
+  "openOfAll",
+  "passes",
+  "tables",
+  "phase",
+  "readingOn",
+  "unread",
+] as const;
 
 interface ExportDialogProps {
   open: boolean;
   onClose: () => void;
-  state: DeskState;
   session: DeskSession;
 }
 
 /** Writes the document out in the form asked for. */
-export function ExportDialog({ open, onClose, state, session }: ExportDialogProps) {
+export function ExportDialog({ open, onClose, session }: ExportDialogProps) {
+  const state = useSlice(session, ...TOLD, "manuscript", "record", "style");
   const { manuscript, record } = state;
   const [form, setForm] = useState<ExportForm>("clean");
   const [author, setAuthor] = useState("");
@@ -144,7 +157,7 @@ function labelOf(form: ExportForm, format: Format): string {
   }
 }
 
-function aboutOf(state: DeskState, off: number): string {
+function aboutOf(state: Pick<DeskState, (typeof TOLD)[number]>, off: number): string {
   const { decisions, standing, openOfAll, passes, tables } = state;
   const changes = decisions.filter(
     ({ seq, act, edits }) => standing.has(seq) && act !== "undo" && edits.length > 0,

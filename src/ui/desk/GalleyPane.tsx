@@ -4,12 +4,12 @@ import type { DeskCommands } from "./commands.ts";
 import { DensityStrip } from "./DensityStrip.tsx";
 import { Galley } from "./galley/galley.ts";
 import { isSheet } from "./galley/structure.ts";
+import type { GalleyFace } from "./galley-face.ts";
 import { Slip } from "./Slip.tsx";
-import type { DeskSession, GalleyFace } from "./session.ts";
-import type { DeskState } from "./state.ts";
+import type { DeskSession } from "./session.ts";
+import { useSlice } from "./use-slice.ts";
 
 interface GalleyPaneProps {
-  state: DeskState;
   session: DeskSession;
   commands: DeskCommands;
   asking: boolean;
@@ -19,26 +19,26 @@ interface GalleyPaneProps {
 }
 
 /** The text, the slip inside it, and the strip beside it. */
-export function GalleyPane({ state, session, commands, asking, nonce, onReady }: GalleyPaneProps) {
+export function GalleyPane({ session, commands, asking, nonce, onReady }: GalleyPaneProps) {
+  const { reading, open } = useSlice(session, "reading", "open");
   const parent = useRef<HTMLDivElement>(null);
   const [galley, setGalley] = useState<Galley | null>(null);
   const [view, setView] = useState({ from: 0, to: 0 });
-  const there = state.manuscript !== null;
   useEffect(() => {
-    if (!there || !parent.current) return;
+    if (!parent.current) return;
     const made = new Galley(
       parent.current,
       session.current(),
       {
-        typed: (edits) => session.type(edits),
+        typed: (edits) => session.typing.type(edits),
         refuses: (edit) => session.whyRefused(edit),
         refused: (reason) => session.say(reason),
-        picked: (id) => session.goTo(id),
-        selected: (from, to) => session.atHand(from, to),
-        left: () => void session.leaveText(),
-        typing: (on) => session.setTyping(on),
-        undo: () => void session.undoLast(),
-        redo: () => void session.redo(),
+        picked: (id) => session.walk.goTo(id),
+        selected: (from, to) => session.walk.atHand(from, to),
+        left: () => void session.typing.leave(),
+        typing: (on) => session.typing.set(on),
+        undo: () => void session.deciding.undoLast(),
+        redo: () => void session.deciding.redo(),
         scrolled: (from, to) => setView({ from, to }),
       },
       nonce,
@@ -47,16 +47,16 @@ export function GalleyPane({ state, session, commands, asking, nonce, onReady }:
     setGalley(made);
     onReady(made);
     return () => made.destroy();
-  }, [there, session, nonce, onReady]);
-  useEffect(() => galley?.setEditable(!state.reading), [galley, state.reading]);
+  }, [session, nonce, onReady]);
+  useEffect(() => galley?.setEditable(!reading), [galley, reading]);
   const go = (share: number) => {
     const at = share * session.current().text.length;
-    const nearest = state.open.reduce<(typeof state.open)[number] | undefined>(
+    const nearest = open.reduce<(typeof open)[number] | undefined>(
       (best, place) =>
         best && Math.abs(best.from - at) <= Math.abs(place.from - at) ? best : place,
       undefined,
     );
-    if (nearest) session.goTo(nearest.mark.id);
+    if (nearest) session.walk.goTo(nearest.mark.id);
     else galley?.scrollTo(Math.round(at));
   };
   return (
@@ -65,17 +65,9 @@ export function GalleyPane({ state, session, commands, asking, nonce, onReady }:
         ref={parent}
         className="absolute inset-y-0 right-6.5 left-7.5 border-x border-hair bg-sheet"
       />
-      <DensityStrip
-        open={state.open}
-        length={session.current().text.length}
-        view={view}
-        onGo={go}
-      />
+      <DensityStrip open={open} length={session.current().text.length} view={view} onGo={go} />
       {galley
-        ? createPortal(
-            <Slip state={state} session={session} commands={commands} asking={asking} />,
-            galley.slip,
-          )
+        ? createPortal(<Slip session={session} commands={commands} asking={asking} />, galley.slip)
         : null}
     </div>
   );
@@ -86,7 +78,7 @@ function faceOf(galley: Galley, session: DeskSession): GalleyFace {
   return {
     apply: (edits) => galley.apply(edits),
     redraw(blocks) {
-      const { open } = session.getSnapshot();
+      const { open } = session.state;
       const sheet = isSheet(session.current().blocks);
       const drawn = open.map(({ mark, from, to }) => ({
         id: mark.id,

@@ -8,7 +8,7 @@ interface Meaning {
 }
 
 /** For a right word in the wrong place: what each of the two means. */
-export function Meanings({ state }: { state: DeskState }) {
+export function Meanings({ state }: { state: Pick<DeskState, "subject" | "choices"> }) {
   const { subject, choices } = state;
   const mark = subject?.kind === "mark" ? subject.place.mark : null;
   const asked = mark?.rule === "grammar/confused-words";

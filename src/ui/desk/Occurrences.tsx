@@ -3,15 +3,24 @@ import { sectionTitles } from "../../core/manuscript/sections.ts";
 import { count } from "../parts/words.ts";
 import type { PlacedMark } from "./reported.ts";
 import type { DeskSession } from "./session.ts";
-import type { DeskState } from "./state.ts";
+import { useSlice } from "./use-slice.ts";
 
 /** Characters of context on each side of the keyword. */
 const CONTEXT = 40;
 
 /** The places that share a mark's cause, keyword in context, to be corrected or let stand together. */
-export function Occurrences({ state, session }: { state: DeskState; session: DeskSession }) {
+export function Occurrences({ session }: { session: DeskSession }) {
+  const state = useSlice(
+    session,
+    "subject",
+    "choices",
+    "previewed",
+    "shown",
+    "reading",
+    "openOfAll",
+  );
   const { subject, choices, previewed } = state;
-  const places = session.twins(subject);
+  const places = session.walk.twins(subject);
   const [unticked, setUnticked] = useState<ReadonlySet<string>>(new Set());
   const group = subject?.kind === "mark" ? subject.place.mark.group : "";
   // biome-ignore lint/correctness/useExhaustiveDependencies: ticks belong to one group of places
@@ -53,7 +62,7 @@ export function Occurrences({ state, session }: { state: DeskState; session: Des
                 here={place.mark.id === subject.place.mark.id}
                 ticked={!unticked.has(place.mark.id)}
                 onToggle={() => toggle(place.mark.id)}
-                onOpen={() => session.goTo(place.mark.id)}
+                onOpen={() => session.walk.goTo(place.mark.id)}
               />
             </li>
           );
@@ -65,7 +74,7 @@ export function Occurrences({ state, session }: { state: DeskState; session: Des
             type="button"
             className="button-plain"
             disabled={ticked.length === 0 || !state.shown || state.reading}
-            onClick={() => void session.correctAt(ticked, label)}
+            onClick={() => void session.deciding.correctAt(ticked, label)}
           >
             Correct {ticked.length} ticked
           </button>
@@ -74,13 +83,17 @@ export function Occurrences({ state, session }: { state: DeskState; session: Des
             type="button"
             className="button-plain"
             disabled={ticked.length === 0 || !state.shown || state.reading}
-            onClick={() => void session.stetAt(ticked)}
+            onClick={() => void session.deciding.stetAt(ticked)}
           >
             Let {ticked.length} ticked stand
           </button>
         )}
         {label && rest.length > 0 ? (
-          <button type="button" className="button-text" onClick={() => void session.stetAt(rest)}>
+          <button
+            type="button"
+            className="button-text"
+            onClick={() => void session.deciding.stetAt(rest)}
+          >
             stet the rest
           </button>
         ) : null}

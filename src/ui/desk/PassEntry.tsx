@@ -6,15 +6,20 @@ import { checksOff } from "./checks-off.ts";
 import { Switch } from "./Switch.tsx";
 import type { DeskSession } from "./session.ts";
 import type { DeskState } from "./state.ts";
+import { useSlice } from "./use-slice.ts";
 
 interface PassProps {
   pass: Pass;
-  state: DeskState;
   session: DeskSession;
 }
 
+/** How far the reading is. */
+const PROGRESS = ["phase", "progress", "readingOn"] as const;
+type InProgress = Pick<DeskState, (typeof PROGRESS)[number]>;
+
 /** One pass: what is left in it, and, while it is walked, its checks. */
-export function PassEntry({ pass, state, session }: PassProps) {
+export function PassEntry({ pass, session }: PassProps) {
+  const state = useSlice(session, ...PROGRESS, "passes", "pass", "unread", "record", "style");
   const { open, total } = state.passes[pass];
   const walked = pass === state.pass;
   const reading = isReading(pass, state);
@@ -25,7 +30,7 @@ export function PassEntry({ pass, state, session }: PassProps) {
         type="button"
         aria-current={walked ? "true" : undefined}
         onClick={(event) => {
-          session.setPass(pass);
+          session.walk.setPass(pass);
           // After a click the keys belong to the walk again; a keyboard user stays where they are.
           if (event.detail > 0) event.currentTarget.blur();
         }}
@@ -41,16 +46,17 @@ export function PassEntry({ pass, state, session }: PassProps) {
       </button>
       {walked ? (
         <div className="bg-sheet pr-3.5 pl-4.5 empty:hidden">
-          <RunControls state={state} session={session} />
+          <RunControls session={session} />
         </div>
       ) : null}
-      {walked ? <PassChecks pass={pass} state={state} session={session} /> : null}
+      {walked ? <PassChecks pass={pass} session={session} /> : null}
     </>
   );
 }
 
 /** The checks of a pass, those with open marks first, and how much of each is wanted. */
-function PassChecks({ pass, state, session }: PassProps) {
+function PassChecks({ pass, session }: PassProps) {
+  const state = useSlice(session, "open", "tables", "whileTyping", "record", "style");
   const open = new Map<string, number>();
   for (const { mark } of state.open) open.set(mark.rule, (open.get(mark.rule) ?? 0) + 1);
   const own = CARDS.filter((check) => check.pass === pass);
@@ -65,8 +71,8 @@ function PassChecks({ pass, state, session }: PassProps) {
           <li key={check.id}>
             {pass === "spelling" ? (
               <Switch
-                on={session.appetiteOf(check.id) !== "off"}
-                onSwitch={(on) => void session.setAppetite(check.id, on ? "all" : "off")}
+                on={session.settings.appetiteOf(check.id) !== "off"}
+                onSwitch={(on) => void session.settings.setAppetite(check.id, on ? "all" : "off")}
                 title={<CheckTitle check={check} />}
               />
             ) : (
@@ -83,7 +89,7 @@ function PassChecks({ pass, state, session }: PassProps) {
           <li className="border-t border-rule pt-2">
             <Switch
               on={state.whileTyping}
-              onSwitch={(on) => void session.setWhileTyping(on)}
+              onSwitch={(on) => void session.settings.setWhileTyping(on)}
               title="Check while typing"
             />
           </li>
@@ -109,7 +115,7 @@ interface AppetiteProps {
 }
 
 function AppetiteRow({ check, open, withheld, session }: AppetiteProps) {
-  const appetite = session.appetiteOf(check.id);
+  const appetite = session.settings.appetiteOf(check.id);
   return (
     <div className={appetite === "off" ? "text-soft/70" : ""}>
       <CheckTitle check={check} />
@@ -122,7 +128,9 @@ function AppetiteRow({ check, open, withheld, session }: AppetiteProps) {
           aria-label={`How much of: ${check.title}`}
           className="border-b border-dotted border-faint bg-transparent"
           value={appetite}
-          onChange={(event) => void session.setAppetite(check.id, event.target.value as Appetite)}
+          onChange={(event) =>
+            void session.settings.setAppetite(check.id, event.target.value as Appetite)
+          }
         >
           {APPETITES.map((one) => (
             <option key={one} value={one}>
@@ -136,7 +144,8 @@ function AppetiteRow({ check, open, withheld, session }: AppetiteProps) {
 }
 
 /** Stops a running check, starts one that was stopped, or shows what typing has changed. */
-function RunControls({ state, session }: { state: DeskState; session: DeskSession }) {
+function RunControls({ session }: { session: DeskSession }) {
+  const state = useSlice(session, "phase", "stale");
   const [label, run] =
     state.phase === "checking"
       ? ["Stop", () => session.stop()]
@@ -152,16 +161,20 @@ function RunControls({ state, session }: { state: DeskState; session: DeskSessio
   );
 }
 
-function shareOf({ progress }: DeskState): number {
+function shareOf({ progress }: InProgress): number {
   return progress.done / Math.max(1, progress.all);
 }
 
 /** Whether a pass is still being read: the first alone, then the others together. */
-function isReading(pass: Pass, { phase, readingOn }: DeskState): boolean {
+function isReading(pass: Pass, { phase, readingOn }: InProgress): boolean {
   return phase === "checking" ? pass === "spelling" : readingOn && pass !== "spelling";
 }
 
-function leftLabel(pass: Pass, state: DeskState, off: number): string {
+function leftLabel(
+  pass: Pass,
+  state: InProgress & Pick<DeskState, "passes" | "unread">,
+  off: number,
+): string {
   if (isReading(pass, state)) return `${Math.round(shareOf(state) * 100)}%`;
   if (state.phase === "stopped") return stoppedLabel(pass, state);
   if (state.phase !== "ready") return "";
@@ -173,7 +186,7 @@ function leftLabel(pass: Pass, state: DeskState, off: number): string {
 }
 
 /** How far a pass had come when it was stopped. */
-function stoppedLabel(pass: Pass, state: DeskState): string {
+function stoppedLabel(pass: Pass, state: InProgress): string {
   const share = Math.round(shareOf(state) * 100);
   return pass === "spelling" && share > 0 && share < 100 ? `stopped at ${share}%` : "not read";
 }

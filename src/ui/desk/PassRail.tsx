@@ -2,44 +2,60 @@ import { PASSES } from "../../core/checks/card.ts";
 import { LEAVE_BITS, LEAVE_KINDS, leftAlone } from "../../core/checks/leave.ts";
 import { SUBJECTS } from "../../core/house/subjects.ts";
 import { SPOKEN_WORDS_A_MINUTE, WORDS_A_MINUTE, WORDS_A_PAGE } from "../../core/readings/counts.ts";
+import { Key } from "../parts/Key.tsx";
 import { figure } from "../parts/words.ts";
 import { PassEntry } from "./PassEntry.tsx";
+import { PASS_PARTS } from "./pass-parts.ts";
 import { Switch } from "./Switch.tsx";
 import type { DeskSession } from "./session.ts";
-import type { DeskState } from "./state.ts";
+import { useSlice } from "./use-slice.ts";
+
+interface RailProps {
+  session: DeskSession;
+}
+
+interface PassRailProps extends RailProps {
+  /** The board is up. */
+  board: boolean;
+  onBoard: () => void;
+  onReplace: () => void;
+}
 
 /** The passes with what is left in each, the switches of their checks, and the readings in brief. */
-export function PassRail({
-  state,
-  session,
-  onReplace,
-}: {
-  state: DeskState;
-  session: DeskSession;
-  onReplace: () => void;
-}) {
+export function PassRail({ session, board, onBoard, onReplace }: PassRailProps) {
   return (
     <nav aria-label="Passes" className="flex flex-col overflow-auto border-r border-rule pt-3.5">
       <h2 className="px-4.5 pb-2 text-xs font-semibold text-soft">Passes</h2>
       {PASSES.map((pass) => (
-        <PassEntry key={pass} pass={pass} state={state} session={session} />
+        <PassEntry key={pass} pass={pass} session={session} />
       ))}
-      <LeftAlone state={state} session={session} />
-      <Subjects state={state} session={session} />
-      <Replacing state={state} session={session} onReplace={onReplace} />
-      <Readings state={state} />
+      <button
+        type="button"
+        aria-pressed={board}
+        className={`mt-2 flex items-baseline justify-between border-l-3 py-1.5 pr-3.5 pl-3.5 text-left text-[13px] ${board ? "border-pen bg-sheet font-semibold" : "border-transparent text-soft"}`}
+        onClick={(event) => {
+          onBoard();
+          if (event.detail > 0) event.currentTarget.blur();
+        }}
+      >
+        <BoardTitle session={session} /> <Key>B</Key>
+      </button>
+      <LeftAlone session={session} />
+      <Subjects session={session} />
+      <Replacing session={session} onReplace={onReplace} />
+      <Readings session={session} />
     </nav>
   );
 }
 
-interface RailProps {
-  state: DeskState;
-  session: DeskSession;
+function BoardTitle({ session }: RailProps) {
+  const { pass } = useSlice(session, "pass");
+  return <>{PASS_PARTS[pass].board.title}</>;
 }
 
 /** The kinds of unknown words that are left alone in this document. */
-function LeftAlone({ state, session }: RailProps) {
-  const { record } = state;
+function LeftAlone({ session }: RailProps) {
+  const { record } = useSlice(session, "record");
   if (!record) return null;
   const left = leftAlone(record.kind, record.leave);
   return (
@@ -52,7 +68,7 @@ function LeftAlone({ state, session }: RailProps) {
               title={title}
               note={note}
               on={(left & LEAVE_BITS[id]) !== 0}
-              onSwitch={(on) => void session.switchLeave(id, on)}
+              onSwitch={(on) => void session.settings.switchLeave(id, on)}
             />
           </li>
         ))}
@@ -62,8 +78,8 @@ function LeftAlone({ state, session }: RailProps) {
 }
 
 /** The subject lists, shipped and own, that count for this document. */
-function Subjects({ state, session }: RailProps) {
-  const { record, style } = state;
+function Subjects({ session }: RailProps) {
+  const { record, style } = useSlice(session, "record", "style");
   if (!record) return null;
   const lists = [
     ...SUBJECTS.map(({ id, title, note }) => ({ id, title, note })),
@@ -79,7 +95,7 @@ function Subjects({ state, session }: RailProps) {
               title={title}
               note={note}
               on={record.subjects.includes(id)}
-              onSwitch={(on) => void session.switchSubject(id, on)}
+              onSwitch={(on) => void session.settings.switchSubject(id, on)}
             />
           </li>
         ))}
@@ -89,8 +105,9 @@ function Subjects({ state, session }: RailProps) {
 }
 
 /** Replacing habitual slips: on request, and while typing. */
-function Replacing({ state, session, onReplace }: RailProps & { onReplace: () => void }) {
-  const { replacements } = state.style;
+function Replacing({ session, onReplace }: RailProps & { onReplace: () => void }) {
+  const { style, replaceTyping } = useSlice(session, "style", "replaceTyping");
+  const { replacements } = style;
   return (
     <details className="px-4.5 pt-3 pb-3 text-[13px] text-soft">
       <summary className="select-none">Replacements</summary>
@@ -110,17 +127,18 @@ function Replacing({ state, session, onReplace }: RailProps & { onReplace: () =>
         )}
         <Switch
           title="Replace while typing"
-          on={state.replaceTyping}
-          onSwitch={(on) => void session.setReplaceTyping(on)}
+          on={replaceTyping}
+          onSwitch={(on) => void session.settings.setReplaceTyping(on)}
         />
       </div>
     </details>
   );
 }
 
-function Readings({ state }: { state: DeskState }) {
-  if (!state.tables) return null;
-  const { counts } = state.tables;
+function Readings({ session }: RailProps) {
+  const { tables } = useSlice(session, "tables");
+  if (!tables) return null;
+  const { counts } = tables;
   const rows: [string, string][] = [
     ["Words", figure(counts.words)],
     ["Sentences", figure(counts.sentences)],

@@ -3,7 +3,7 @@ import type { Edit } from "../../core/manuscript/model.ts";
 import { Modal } from "../parts/Modal.tsx";
 import { count } from "../parts/words.ts";
 import type { DeskSession } from "./session.ts";
-import type { DeskState } from "./state.ts";
+import { useSlice } from "./use-slice.ts";
 
 /** Characters of context on each side of a place. */
 const CONTEXT = 34;
@@ -11,14 +11,14 @@ const CONTEXT = 34;
 interface ReplaceDialogProps {
   open: boolean;
   onClose: () => void;
-  state: DeskState;
   session: DeskSession;
 }
 
 /** Every place at which a replacement applies, seen before anything is changed. */
-export function ReplaceDialog({ open, onClose, state, session }: ReplaceDialogProps) {
+export function ReplaceDialog({ open, onClose, session }: ReplaceDialogProps) {
+  const { style } = useSlice(session, "style");
   // biome-ignore lint/correctness/useExhaustiveDependencies: places are found when it opens
-  const places = useMemo(() => (open ? session.replacementPlaces() : []), [open, state.style]);
+  const places = useMemo(() => (open ? session.settings.replacementPlaces() : []), [open, style]);
   const [unticked, setUnticked] = useState<ReadonlySet<number>>(new Set());
   useEffect(() => {
     if (open) setUnticked(new Set());
@@ -63,7 +63,7 @@ export function ReplaceDialog({ open, onClose, state, session }: ReplaceDialogPr
           disabled={ticked.length === 0}
           onClick={() => {
             onClose();
-            void session.applyReplacements(ticked);
+            void session.settings.applyReplacements(ticked);
           }}
         >
           Replace {count(ticked.length, "place")}

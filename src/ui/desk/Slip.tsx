@@ -7,9 +7,9 @@ import { Explanation } from "./Explanation.tsx";
 import { Meanings } from "./Meanings.tsx";
 import type { DeskSession } from "./session.ts";
 import type { DeskState, LessQuestion, Subject } from "./state.ts";
+import { useSlice } from "./use-slice.ts";
 
 interface SlipProps {
-  state: DeskState;
   session: DeskSession;
   commands: DeskCommands;
   /** The note field for a query is open. */
@@ -17,14 +17,24 @@ interface SlipProps {
 }
 
 /** Where a decision is made: the reason, the corrections, and what else can be done. */
-export function Slip({ state, session, commands, asking }: SlipProps) {
+export function Slip({ session, commands, asking }: SlipProps) {
+  const state = useSlice(
+    session,
+    "subject",
+    "choices",
+    "previewed",
+    "typing",
+    "shown",
+    "less",
+    "openOfAll",
+  );
   const { subject, choices, previewed, typing } = state;
   if (!subject) return null;
   if (asking) {
     return <QueryField subject={subject} session={session} onDone={commands.closeQuery} />;
   }
   if (state.less) return <LessField less={state.less} session={session} />;
-  const twins = session.twins(subject).length;
+  const twins = session.walk.twins(subject).length;
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: a press here leaves the caret where it is
     <div
@@ -35,7 +45,7 @@ export function Slip({ state, session, commands, asking }: SlipProps) {
       onMouseDown={(event) => event.preventDefault()}
     >
       <p className="flex items-baseline gap-3">
-        <span className="grow">{reasonOf(state, session)}</span>
+        <span className="grow">{reasonOf(subject, Math.max(0, twins - 1), session)}</span>
       </p>
       <div className="mt-2 flex min-h-9 flex-wrap gap-2">
         {choices === null ? (
@@ -48,12 +58,12 @@ export function Slip({ state, session, commands, asking }: SlipProps) {
           <button
             key={choice.label}
             type="button"
-            onClick={() => void session.take(index, false)}
+            onClick={() => void session.deciding.take(index, false)}
             onMouseMove={(event) => {
               // A slip that opens under a resting pointer must not choose by itself.
-              if (event.movementX !== 0 || event.movementY !== 0) session.preview(index);
+              if (event.movementX !== 0 || event.movementY !== 0) session.walk.preview(index);
             }}
-            onFocus={() => session.preview(index)}
+            onFocus={() => session.walk.preview(index)}
             className={`flex items-baseline gap-2 rounded-xs border bg-sheet py-1 pr-3 pl-1.5 ${
               index === previewed ? "border-ink shadow-[inset_0_-2px_var(--ink)]" : "border-rule"
             }`}
@@ -74,20 +84,25 @@ export function Slip({ state, session, commands, asking }: SlipProps) {
       <div className="mt-2.5 -mr-5 flex flex-wrap items-center gap-x-4 gap-y-1.5 text-[13px] text-soft">
         {subject.kind === "mark" ? (
           <>
-            <Act letter="S" typing={typing} label="stet" run={() => void session.stet(false)} />
+            <Act
+              letter="S"
+              typing={typing}
+              label="stet"
+              run={() => void session.deciding.stet(false)}
+            />
             {cardById(subject.place.mark.rule)?.takesWords ? (
               <Act
                 letter="W"
                 typing={typing}
                 label="word list"
-                run={() => void session.listWord()}
+                run={() => void session.deciding.listWord()}
               />
             ) : null}
             <Act
               letter="D"
               typing={typing}
               label="less like this"
-              run={() => void session.lessLikeThis(false)}
+              run={() => void session.settings.lessLikeThis(false)}
             />
           </>
         ) : null}
@@ -114,7 +129,7 @@ export function Slip({ state, session, commands, asking }: SlipProps) {
               letter="⇧S"
               typing={typing}
               label={`stet all ${count(twins, "place")}`}
-              run={() => void session.stet(true)}
+              run={() => void session.deciding.stet(true)}
             />
           </span>
         ) : null}
@@ -146,7 +161,7 @@ function LessField({ less, session }: { less: LessQuestion; session: DeskSession
             <button
               type="button"
               className="flex items-baseline gap-2 text-left"
-              onClick={() => void session.answerLess(index)}
+              onClick={() => void session.settings.answerLess(index)}
             >
               <Key>{String(index + 1)}</Key>
               {answer}
@@ -155,7 +170,7 @@ function LessField({ less, session }: { less: LessQuestion; session: DeskSession
         ))}
       </ol>
       <p className="mt-2.5 text-[13px] text-soft">
-        <button type="button" onClick={() => session.dismiss()}>
+        <button type="button" onClick={() => session.walk.dismiss()}>
           <Key>Esc</Key> leave it as it is
         </button>
       </p>
@@ -164,7 +179,7 @@ function LessField({ less, session }: { less: LessQuestion; session: DeskSession
 }
 
 /** What to say where no correction is offered. */
-function withoutChoices({ subject }: DeskState): string {
+function withoutChoices({ subject }: Pick<DeskState, "subject">): string {
   const rule = subject?.kind === "mark" ? subject.place.mark.rule : "";
   const text = subject?.kind === "mark" ? subject.place.mark.text : "";
   if (rule === "" || cardById(rule)?.takesWords) return "Nothing in the dictionary is near it.";
@@ -172,16 +187,15 @@ function withoutChoices({ subject }: DeskState): string {
   return `No rewrite fits every case: E edits here${others}.`;
 }
 
-function reasonOf({ subject, open }: DeskState, session: DeskSession) {
-  if (subject?.kind !== "mark") {
-    return <>“{subject?.word.word}” carries no mark. These words are near it.</>;
+function reasonOf(subject: Exclude<Subject, null>, others: number, session: DeskSession) {
+  if (subject.kind !== "mark") {
+    return <>“{subject.word.word}” carries no mark. These words are near it.</>;
   }
   const { mark } = subject.place;
-  const others = open.filter((place) => place.mark.group === mark.group).length - 1;
   const check = cardById(mark.rule);
   return (
     <>
-      {mark.reason} {session.toldOf(mark.group)}
+      {mark.reason} {session.groups.get(mark.group)?.note}
       {others > 0 ? ` The same is in ${count(others, "other place")}.` : ""}{" "}
       {check ? <Explanation check={check} key={mark.id} /> : null}
     </>
@@ -219,7 +233,7 @@ function QueryField({ subject, session, onDone }: QueryProps) {
   const send = () => {
     if (note.trim() === "") return;
     onDone();
-    void session.query(subject, note.trim());
+    void session.deciding.query(subject, note.trim());
   };
   return (
     <form

@@ -1,23 +1,33 @@
-import type { Pass } from "../../core/checks/card.ts";
 import { Key } from "../parts/Key.tsx";
 import { count, figure, PASS_LABELS } from "../parts/words.ts";
 import { checksOff } from "./checks-off.ts";
+import { PASS_PARTS } from "./pass-parts.ts";
 import type { DeskSession } from "./session.ts";
 import { type DeskState, passAfter } from "./state.ts";
+import { useSlice } from "./use-slice.ts";
 
 interface WalkEndProps {
-  state: DeskState;
   session: DeskSession;
   onExport: () => void;
 }
 
 /** Shown at the end of a pass: what was done, what was not looked for, and what no check can promise. */
-export function WalkEnd({ state, session, onExport }: WalkEndProps) {
+export function WalkEnd({ session, onExport }: WalkEndProps) {
+  const state = useSlice(
+    session,
+    "decisions",
+    "standing",
+    "pass",
+    "open",
+    "total",
+    "passes",
+    "unread",
+  );
   const lines = doneLines(state);
   const { pass, open, total, passes } = state;
   const next = passAfter(state);
   const off = checksOff(pass, session);
-  const none = lines.length === 0 && off.length === 0 ? NOTHING[pass] : "";
+  const none = lines.length === 0 && off.length === 0 ? PASS_PARTS[pass].nothing : "";
   return (
     <section
       aria-label="End of the walk"
@@ -29,7 +39,7 @@ export function WalkEnd({ state, session, onExport }: WalkEndProps) {
       ) : null}
       {open.length > 0 ? (
         <p className="mt-1">
-          <button type="button" className="button-text" onClick={() => session.next()}>
+          <button type="button" className="button-text" onClick={() => session.walk.next()}>
             <Key>↓</Key> goes back to {count(open.length, "mark")} left open before this place
           </button>
         </p>
@@ -44,10 +54,10 @@ export function WalkEnd({ state, session, onExport }: WalkEndProps) {
           {off.length > MOST_NAMED ? ` and ${figure(off.length - MOST_NAMED)} more` : ""}.
         </p>
       ) : null}
-      <p className="mt-2 max-w-[64ch] text-soft">{BEYOND[pass]}</p>
+      <p className="mt-2 max-w-[64ch] text-soft">{PASS_PARTS[pass].beyond}</p>
       <div className="mt-4 flex items-center gap-5">
         {next ? (
-          <button type="button" className="button-main" onClick={() => session.setPass(next)}>
+          <button type="button" className="button-main" onClick={() => session.walk.setPass(next)}>
             Go on with {PASS_LABELS[next].toLowerCase()}, {figure(passes[next].open)} open{" "}
             <Key>Enter</Key>
           </button>
@@ -71,36 +81,17 @@ export function WalkEnd({ state, session, onExport }: WalkEndProps) {
 /** How many checks that are off are named; the rail lists them all. */
 const MOST_NAMED = 4;
 
-function headingOf({ pass, open, total }: DeskState, off: number): string {
+function headingOf(
+  { pass, open, total }: Pick<DeskState, "pass" | "open" | "total">,
+  off: number,
+): string {
   if (open.length > 0) return "The end of the text";
   if (total > 0)
-    return off > 0 ? `No open marks in ${PASS_LABELS[pass].toLowerCase()}` : DONE[pass];
+    return off > 0 ? `No open marks in ${PASS_LABELS[pass].toLowerCase()}` : PASS_PARTS[pass].done;
   return off > 0 ? "Nothing open among what was looked for" : "Nothing to mark";
 }
 
-const DONE: Record<Pass, string> = {
-  spelling: "The walk is done",
-  grammar: "The grammar pass is done",
-  wording: "The wording pass is done",
-};
-
-const NOTHING: Record<Pass, string> = {
-  spelling: "The spelling pass found no word to question.",
-  grammar: "The grammar pass found nothing to question.",
-  wording: "The wording pass has no advice.",
-};
-
-/** What each pass can’t promise. */
-const BEYOND: Record<Pass, string> = {
-  spelling:
-    "What this pass can’t see: a wrong name, date or figure, and what was left out. Read those once more with your own eyes.",
-  grammar:
-    "What this pass can’t see: a sentence that is right and says the wrong thing. Checks are silent where they are not sure, so read on.",
-  wording:
-    "What this pass can’t judge: whether the argument holds, and whether this reader needs it said so. Advice is only advice.",
-};
-
-function doneLines({ decisions, standing }: DeskState): string[] {
+function doneLines({ decisions, standing }: Pick<DeskState, "decisions" | "standing">): string[] {
   const done = { places: 0, stet: 0, query: 0, word: 0, edit: 0 };
   for (const { seq, act, marks, edits } of decisions) {
     if (!standing.has(seq)) continue;

@@ -9,7 +9,7 @@ import type {
 import type { AboutWord } from "../../worker/proofreader.ts";
 import { count } from "../parts/words.ts";
 import type { DeskSession } from "./session.ts";
-import type { DeskState } from "./state.ts";
+import { useSlice } from "./use-slice.ts";
 import { fetchEntry } from "./word-entries.ts";
 
 const PARTS: Record<PartOfSpeech, string> = {
@@ -48,7 +48,9 @@ interface Loaded {
 }
 
 /** Meanings, examples, synonyms, related words, forms and sound of the word at hand. */
-export function WordEntry({ state, session }: { state: DeskState; session: DeskSession }) {
+export function WordEntry({ session }: { session: DeskSession }) {
+  // The word at hand is told by these.
+  useSlice(session, "subject", "choices", "previewed");
   const word = session.wordAtHand();
   const [path, setPath] = useState<string[]>([]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the path begins anew at each word
@@ -80,7 +82,7 @@ export function WordEntry({ state, session }: { state: DeskState; session: DeskS
           <span className="text-[13px] text-soft">{count(loaded.about.syllables, "syllable")}</span>
         ) : null}
       </header>
-      <Sound state={state} session={session} word={shown} />
+      <Sound session={session} word={shown} />
       {failed ? (
         <p className="pt-3 text-soft">
           The meanings can’t be reached just now. Everything else on the desk works without them.
@@ -126,7 +128,8 @@ function useEntry(session: DeskSession, word: string | undefined) {
   return { loaded, failed };
 }
 
-function Sound({ state, session, word }: { state: DeskState; session: DeskSession; word: string }) {
+function Sound({ session, word }: { session: DeskSession; word: string }) {
+  const state = useSlice(session, "speaking", "voiceless");
   const button = (label: string, what: "word" | "letters" | "sentence" | "onward") => (
     <button
       type="button"

@@ -1,9 +1,9 @@
 import type { DeskSession } from "./session.ts";
-import type { DeskState } from "./state.ts";
+import { useSlice } from "./use-slice.ts";
 
 /** The words that no document is questioned about any more; each can be taken off again. */
-export function WordList({ state, session }: { state: DeskState; session: DeskSession }) {
-  const { words } = state.style;
+export function WordList({ session }: { session: DeskSession }) {
+  const { words } = useSlice(session, "style").style;
   if (words.length === 0) {
     return (
       <p className="text-soft">
@@ -24,7 +24,7 @@ export function WordList({ state, session }: { state: DeskState; session: DeskSe
             <button
               type="button"
               className="button-text text-[13px]"
-              onClick={() => void session.unlistWord(word)}
+              onClick={() => void session.settings.unlistWord(word)}
             >
               take off<span className="sr-only"> {word}</span>
             </button>

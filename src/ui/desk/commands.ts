@@ -9,6 +9,8 @@ export interface DeskCommands {
   showOccurrences: () => void;
   showEntry: () => void;
   showKeys: () => void;
+  /** The board of the present pass, over the text. */
+  showBoard: () => void;
   /** Makes a choice in every place, once these have been seen. */
   everywhere: (choice: number) => void;
   scroll: (to: "up" | "down" | "start" | "end") => void;
@@ -36,6 +38,7 @@ export const KEYS: { keys: string[]; label: string }[] = [
   { keys: ["Q"], label: "ask the author" },
   { keys: ["E"], label: "edit the text here; Esc comes back" },
   { keys: ["G"], label: "occurrences of the same" },
+  { keys: ["B"], label: "all marks as a list, and from there back into the text" },
   { keys: ["M"], label: "meanings, synonyms and sound of the word" },
   { keys: ["U", "Ctrl Z"], label: "undo the last decision" },
   { keys: ["⇧U", "Ctrl Y"], label: "take the undo back" },
@@ -88,16 +91,16 @@ function takeDigit(
   session: DeskSession,
   commands: DeskCommands,
 ): void {
-  if (session.getSnapshot().less) void session.answerLess(index);
+  if (session.state.less) void session.settings.answerLess(index);
   else if (everywhere) commands.everywhere(index);
-  else void session.take(index, false);
+  else void session.deciding.take(index, false);
 }
 
 function takeEnter(everywhere: boolean, session: DeskSession, commands: DeskCommands): void {
-  const { less, previewed } = session.getSnapshot();
+  const { less, previewed } = session.state;
   if (less || commands.goOn()) return;
   if (everywhere && previewed >= 0) commands.everywhere(previewed);
-  else void session.takeShown(false);
+  else void session.deciding.takeShown(false);
 }
 
 function runControlKey(
@@ -106,8 +109,8 @@ function runControlKey(
   commands: DeskCommands,
 ): boolean {
   const key = event.key.toLowerCase();
-  if (key === "y" || (key === "z" && event.shiftKey)) void session.redo();
-  else if (key === "z") void session.undoLast();
+  if (key === "y" || (key === "z" && event.shiftKey)) void session.deciding.redo();
+  else if (key === "z") void session.deciding.undoLast();
   else if (key === "f") commands.find();
   else return false;
   return true;
@@ -115,22 +118,23 @@ function runControlKey(
 
 function actionsOf(session: DeskSession, commands: DeskCommands): Map<string, () => void> {
   return new Map<string, () => void>([
-    ["ArrowDown", () => session.next()],
-    ["ArrowUp", () => session.previous()],
-    ["Escape", () => session.dismiss()],
-    ["s", () => void session.stet(false)],
-    ["⇧S", () => void session.stet(true)],
-    ["w", () => void session.listWord()],
-    ["u", () => void session.undoLast()],
-    ["⇧U", () => void session.redo()],
-    ["d", () => void session.lessLikeThis(false)],
-    ["⇧D", () => void session.lessLikeThis(true)],
-    ["p", () => session.stepPass(1)],
-    ["⇧P", () => session.stepPass(-1)],
+    ["ArrowDown", () => session.walk.next()],
+    ["ArrowUp", () => session.walk.previous()],
+    ["Escape", () => session.walk.dismiss()],
+    ["s", () => void session.deciding.stet(false)],
+    ["⇧S", () => void session.deciding.stet(true)],
+    ["w", () => void session.deciding.listWord()],
+    ["u", () => void session.deciding.undoLast()],
+    ["⇧U", () => void session.deciding.redo()],
+    ["d", () => void session.settings.lessLikeThis(false)],
+    ["⇧D", () => void session.settings.lessLikeThis(true)],
+    ["p", () => session.walk.stepPass(1)],
+    ["⇧P", () => session.walk.stepPass(-1)],
     ["q", commands.openQuery],
     ["e", commands.editHere],
     ["g", commands.showOccurrences],
     ["m", commands.showEntry],
+    ["b", commands.showBoard],
     ["/", commands.find],
     ["?", commands.showKeys],
     ["⇧?", commands.showKeys],

@@ -104,19 +104,26 @@ export interface DeskState {
 }
 
 /** The passes that have not been read to their end. */
-export function unreadOf({ phase, readingOn, unread }: DeskState): readonly Pass[] {
+export function unreadOf({
+  phase,
+  readingOn,
+  unread,
+}: Pick<DeskState, "phase" | "readingOn" | "unread">): readonly Pass[] {
   if (phase !== "ready") return PASSES;
   return readingOn ? PASSES.filter((pass) => pass !== "spelling") : unread;
 }
 
+/** What tells whether the walk is at an end. */
+export const AT_END = ["subject", "pass", "open", "edge", "phase", "readingOn", "unread"] as const;
+
 /** Whether the walk has come to the end of its pass: no open mark, or none after the place. */
-export function isAtEnd(state: DeskState): boolean {
+export function isAtEnd(state: Pick<DeskState, (typeof AT_END)[number]>): boolean {
   if (state.subject || unreadOf(state).includes(state.pass)) return false;
   return state.open.length === 0 || state.edge === "end";
 }
 
 /** The pass to go on with: the next one with open marks, or any that has some; null when none has. */
-export function passAfter({ pass, passes }: DeskState): Pass | null {
+export function passAfter({ pass, passes }: Pick<DeskState, "pass" | "passes">): Pass | null {
   const at = PASSES.indexOf(pass);
   const others = [...PASSES.slice(at + 1), ...PASSES.slice(0, at)];
   return others.find((one) => passes[one].open > 0) ?? null;

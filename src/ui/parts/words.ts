@@ -1,4 +1,4 @@
-import type { Appetite, Pass } from "../../core/checks/card.ts";
+import type { Appetite, Pass, Weight } from "../../core/checks/card.ts";
 import type { Kind, Variety } from "../../core/manuscript/model.ts";
 
 /** The interface's words for the model's values. */
@@ -27,6 +27,13 @@ export const PASS_LABELS: Record<Pass, string> = {
   spelling: "Spelling",
   grammar: "Grammar",
   wording: "Wording",
+};
+
+/** What is to be done about a mark. */
+export const WEIGHT_LABELS: Record<Weight, string> = {
+  fix: "fix",
+  settle: "settle",
+  weigh: "weigh",
 };
 
 export const APPETITE_LABELS: Record<Appetite, string> = {

@@ -1,0 +1,47 @@
+import { useMemo } from "react";
+import { PASS_PARTS } from "./pass-parts.ts";
+import type { DeskSession } from "./session.ts";
+import { useSlice } from "./use-slice.ts";
+
+interface BoardPaneProps {
+  session: DeskSession;
+  onClose: () => void;
+}
+
+/** The board of the present pass, over the text. */
+export function BoardPane({ session, onClose }: BoardPaneProps) {
+  const { openOfAll, tables, pass, subject } = useSlice(
+    session,
+    "openOfAll",
+    "tables",
+    "pass",
+    "subject",
+  );
+  const { text, blocks } = session.current();
+  const deciding = useMemo(
+    () => ({
+      go(place: Parameters<typeof session.walk.open>[0]) {
+        onClose();
+        session.walk.open(place);
+      },
+      back: onClose,
+      stet: (places: Parameters<typeof session.deciding.stetAt>[0]) =>
+        void session.deciding.stetAt(places),
+      undo: () => void session.deciding.undoLast(),
+      redo: () => void session.deciding.redo(),
+    }),
+    [session, onClose],
+  );
+  if (!tables) return <p className="p-10 text-soft">Nothing has been read yet.</p>;
+  const { Screen } = PASS_PARTS[pass].board;
+  const from = subject?.kind === "mark" ? subject.place : null;
+  const { groups } = session;
+  return (
+    <div className="absolute inset-0 z-10 grid min-h-0 grid-rows-[minmax(0,1fr)] border-r border-rule">
+      <Screen
+        reports={{ text, blocks, open: openOfAll, groups, tables, from, pass }}
+        deciding={deciding}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,40 @@
+import type { Pass } from "../../core/checks/card.ts";
+import type { Board } from "./boards/board.ts";
+import { MarksBoard } from "./boards/MarksBoard.tsx";
+
+/** What a pass brings to the desk beside its checks. */
+export interface PassParts {
+  /** The board it opens. */
+  board: Board;
+  /** What the end of its walk says: all decided, nothing found, and what no check can promise. */
+  done: string;
+  nothing: string;
+  beyond: string;
+}
+
+const ALL_MARKS: Board = { title: "All marks", Screen: MarksBoard };
+
+/** All that is particular to a pass on the desk. */
+export const PASS_PARTS: Readonly<Record<Pass, PassParts>> = {
+  spelling: {
+    board: ALL_MARKS,
+    done: "The walk is done",
+    nothing: "The spelling pass found no word to question.",
+    beyond:
+      "What this pass can’t see: a wrong name, date or figure, and what was left out. Read those once more with your own eyes.",
+  },
+  grammar: {
+    board: ALL_MARKS,
+    done: "The grammar pass is done",
+    nothing: "The grammar pass found nothing to question.",
+    beyond:
+      "What this pass can’t see: a sentence that is right and says the wrong thing. Checks are silent where they are not sure, so read on.",
+  },
+  wording: {
+    board: ALL_MARKS,
+    done: "The wording pass is done",
+    nothing: "The wording pass has no advice.",
+    beyond:
+      "What this pass can’t judge: whether the argument holds, and whether this reader needs it said so. Advice is only advice.",
+  },
+};

@@ -1,0 +1,106 @@
+import assert from "node:assert/strict";
+import { describe, test } from "node:test";
+import type { CheckSettings } from "../../src/core/engine/mark.ts";
+import { baseLanguage } from "../../src/core/language/analysis.ts";
+import { Proofreader, type Update } from "../../src/worker/proofreader.ts";
+import { languageSource } from "../support/desk.ts";
+import { loadLanguage } from "../support/language.ts";
+
+const SETTINGS: CheckSettings = { variety: "en-GB", kind: "report", appetites: {}, words: [] };
+const TEXT = "It was recieved.\n\nThe level of the tides are high.\n";
+
+const nothing = () => undefined;
+
+function marked(update: Update | string | null): string[] {
+  assert.ok(update !== null && typeof update !== "string", `${update}`);
+  return [...update.marks.values()].flat().map(({ text }) => text);
+}
+
+async function reader(source = languageSource()): Promise<Proofreader> {
+  const proofreader = new Proofreader(source);
+  const read = await proofreader.read(new TextEncoder().encode(TEXT), "a.txt", "en-GB");
+  assert.ok("manuscript" in read);
+  return proofreader;
+}
+
+describe("the conversation with a proofreader", () => {
+  test("delivers the spelling marks first, and returns those of all passes", async () => {
+    const proofreader = await reader();
+    const first: string[][] = [];
+    const whole = await proofreader.check([], 0, SETTINGS, nothing, (update) => {
+      first.push(marked(update));
+      assert.deepEqual(update.unread, ["grammar", "wording"]);
+    });
+    assert.deepEqual(first, [["recieved"]]);
+    assert.deepEqual(marked(whole), ["recieved", "are"]);
+    assert.equal((whole as Update).whole, true);
+    assert.deepEqual((whole as Update).unread, []);
+  });
+
+  test("numbers its answers as the edits they follow, and says when one is missing", async () => {
+    const proofreader = await reader();
+    await proofreader.check([], 4, SETTINGS, nothing, nothing);
+    const update = proofreader.edit([{ from: 7, to: 15, insert: "received" }], 5);
+    assert.deepEqual(marked(update), []);
+    assert.equal((update as Update).revision, 5);
+    assert.equal((update as Update).whole, false);
+    assert.equal(proofreader.edit([{ from: 0, to: 0, insert: "x" }], 7), "missed");
+    assert.equal(proofreader.edit([{ from: 0, to: 0, insert: "x" }], 8), null);
+  });
+
+  test("says that there is nothing to check before anything was read", async () => {
+    const proofreader = new Proofreader(languageSource());
+    assert.equal(await proofreader.check([], 0, SETTINGS, nothing, nothing), "unread");
+    assert.equal(proofreader.edit([], 1), "unread");
+    assert.equal(await proofreader.configure(SETTINGS), "unread");
+    assert.equal(proofreader.choices([]), null);
+  });
+
+  test("takes in what is typed while the first pass is being read", async () => {
+    const proofreader = await reader();
+    const checking = proofreader.check([], 0, SETTINGS, nothing, nothing);
+    assert.equal(proofreader.edit([{ from: 0, to: 0, insert: "Usefull. " }], 1), null);
+    const whole = await checking;
+    assert.deepEqual(marked(whole), ["Usefull", "recieved", "are"]);
+    assert.equal((whole as Update).revision, 1);
+  });
+
+  test("tells which passes it could not read, and reads them when their data can be had", async () => {
+    let reached = false;
+    const base = baseLanguage(loadLanguage());
+    const source = languageSource({
+      base: async () => base,
+      now: async () => base,
+      full: async () => (reached ? loadLanguage() : null),
+    });
+    const proofreader = await reader(source);
+    const without = await proofreader.check([], 0, SETTINGS, nothing, nothing);
+    assert.deepEqual(marked(without), ["recieved"]);
+    assert.deepEqual((without as Update).unread, ["grammar", "wording"]);
+    reached = true;
+    const whole = await proofreader.check([], 0, SETTINGS, nothing, nothing);
+    assert.deepEqual(marked(whole), ["recieved", "are"]);
+  });
+
+  test("drops a check when another is begun, or when it is stopped", async () => {
+    const proofreader = await reader();
+    const first = proofreader.check([], 0, SETTINGS, nothing, nothing);
+    const second = proofreader.check([], 0, SETTINGS, nothing, nothing);
+    assert.equal(await first, null);
+    assert.deepEqual(marked(await second), ["recieved", "are"]);
+    const third = proofreader.check([], 0, SETTINGS, nothing, nothing);
+    proofreader.stop();
+    assert.equal(await third, null);
+  });
+
+  test("applies other settings to what was examined, with the words of subject lists", async () => {
+    const source = languageSource({
+      subjects: async (ids) => (ids.includes("tides") ? ["recieved"] : []),
+    });
+    const proofreader = await reader(source);
+    await proofreader.check([], 0, SETTINGS, nothing, nothing);
+    const update = await proofreader.configure({ ...SETTINGS, subjects: ["tides"] });
+    assert.ok(update !== null && typeof update !== "string");
+    assert.deepEqual([...update.marks], [[0, []]]);
+  });
+});
