@@ -32,10 +32,11 @@ describe("the board of all marks", () => {
     assert.equal(await slip(page).isVisible(), true, "the text lies beneath as it was");
     await page.keyboard.press("ArrowDown");
     await board.locator("footer").getByText("Subject and verb disagree").waitFor();
+    assert.equal(await page.getByText("all keys").count(), 0, "the walk's keys rest");
     await page.keyboard.press("b");
     await board.waitFor({ state: "detached" });
     await untilShown(page);
-    assert.match((await slip(page).textContent()) ?? "", /agree/);
+    assert.match((await slip(page).textContent()) ?? "", /“level” is singular/);
     await footer(page).getByText("Mark 1 of 2").waitFor();
     await page.keyboard.press("b");
     await board.waitFor();

@@ -108,7 +108,10 @@ async function watchScreen(page: Page): Promise<Seen[]> {
             at: Date.now(),
             shown: slip?.dataset["shown"] === "true",
             now: [...document.querySelectorAll(".dr-now")].map((one) => one.textContent).join(""),
-            sheet: document.querySelector("aside")?.textContent ?? "",
+            // On a board the row under decision is what is seen.
+            sheet: [...document.querySelectorAll("aside, [aria-label='All marks'] [aria-current]")]
+              .map((one) => one.textContent)
+              .join(" "),
           });
         },
         true,

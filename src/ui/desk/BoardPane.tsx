@@ -37,11 +37,11 @@ export function BoardPane({ session, onClose }: BoardPaneProps) {
   const from = subject?.kind === "mark" ? subject.place : null;
   const { groups } = session;
   return (
-    <div className="absolute inset-0 z-10 grid min-h-0 grid-rows-[minmax(0,1fr)] border-r border-rule">
+    <main className="absolute inset-0 z-10 grid min-h-0 grid-rows-[minmax(0,1fr)] border-r border-rule">
       <Screen
         reports={{ text, blocks, open: openOfAll, groups, tables, from, pass }}
         deciding={deciding}
       />
-    </div>
+    </main>
   );
 }

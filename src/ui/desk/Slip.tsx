@@ -193,10 +193,11 @@ function reasonOf(subject: Exclude<Subject, null>, others: number, session: Desk
   }
   const { mark } = subject.place;
   const check = cardById(mark.rule);
+  const note = session.groups.get(mark.group)?.note;
+  const same = others > 0 ? `The same is in ${count(others, "other place")}.` : "";
   return (
     <>
-      {mark.reason} {session.groups.get(mark.group)?.note}
-      {others > 0 ? ` The same is in ${count(others, "other place")}.` : ""}{" "}
+      {[mark.reason, note ?? same].filter(Boolean).join(" ")}{" "}
       {check ? <Explanation check={check} key={mark.id} /> : null}
     </>
   );

@@ -233,11 +233,11 @@ function Row({ place, reports: { text, blocks }, section, here, onPick, onGo }: 
 
 function Foot({ place, reports, deciding }: BoardProps & { place: PlacedMark }) {
   const { mark } = place;
-  const note = reports.groups.get(mark.group)?.note ?? "";
+  const said = [mark.reason, reports.groups.get(mark.group)?.note].filter(Boolean).join(" ");
   return (
     <footer className="border-t border-pen bg-wash px-6 py-3" aria-live="polite">
       <p>
-        <b className="font-semibold">{cardById(mark.rule)?.title}</b>: {mark.reason} {note}
+        <b className="font-semibold">{cardById(mark.rule)?.title}</b>: {said}
       </p>
       <div className="mt-2 flex gap-4 text-[13px]">
         <button type="button" className="font-semibold" onClick={() => deciding.go(place)}>
