@@ -9,8 +9,8 @@ import { Engine } from "../src/core/engine/engine.ts";
 import type { CheckSettings } from "../src/core/engine/mark.ts";
 import { readDocx } from "../src/core/formats/docx/read.ts";
 import { writeDocx } from "../src/core/formats/docx/write.ts";
-import { Lexicon } from "../src/core/language/lexicon.ts";
-import { tokenise } from "../src/core/language/tokens.ts";
+import { tokenise } from "../src/core/language/text/tokens.ts";
+import { Lexicon } from "../src/core/language/words/lexicon.ts";
 import { benchDocument } from "./documents.ts";
 import { report, time } from "./timing.ts";
 

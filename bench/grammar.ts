@@ -13,7 +13,7 @@ import type { Pass } from "../src/core/checks/card.ts";
 import { CHECKS } from "../src/core/checks/index.ts";
 import { Engine } from "../src/core/engine/engine.ts";
 import type { CheckSettings, Mark } from "../src/core/engine/mark.ts";
-import { phraseLines } from "../src/core/language/phrase-lists.ts";
+import { phraseLines } from "../src/core/language/phrases/phrase-lists.ts";
 import { applyEdits } from "../src/core/manuscript/edits.ts";
 import { linesManuscript } from "../src/core/manuscript/lines.ts";
 import type { Kind, Span, Variety } from "../src/core/manuscript/model.ts";

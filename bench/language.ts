@@ -14,10 +14,10 @@ import {
 import { scowlWords } from "../scripts/corpus/scowl.ts";
 import { loadLanguage } from "../src/command/checking.ts";
 import { HunspellDictionary } from "../src/core/language/hunspell/dictionary.ts";
-import { splitSentences } from "../src/core/language/sentences.ts";
-import { TAGS } from "../src/core/language/tags.ts";
-import { tokenise } from "../src/core/language/tokens.ts";
-import { unitsOf } from "../src/core/language/units.ts";
+import { TAGS } from "../src/core/language/tags/tags.ts";
+import { splitSentences } from "../src/core/language/text/sentences.ts";
+import { tokenise } from "../src/core/language/text/tokens.ts";
+import { unitsOf } from "../src/core/language/text/units.ts";
 
 /** Sentences and tags on the Brown corpus's test part, and dictionary verdicts beside hunspell. */
 export function benchLanguage(): void {

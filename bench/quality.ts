@@ -5,10 +5,10 @@ import { brownTexts } from "../scripts/corpus/brown.ts";
 import { misspellingPairs } from "../scripts/corpus/misspellings.ts";
 import { plantMisspellings } from "../scripts/corpus/planted.ts";
 import { loadLanguage } from "../src/command/checking.ts";
-import { correctWord } from "../src/core/language/corrections.ts";
-import { splitSentences } from "../src/core/language/sentences.ts";
-import { surroundingsOf } from "../src/core/language/surroundings.ts";
-import { tokenise } from "../src/core/language/tokens.ts";
+import { correctWord } from "../src/core/language/corrections/corrections.ts";
+import { splitSentences } from "../src/core/language/text/sentences.ts";
+import { surroundingsOf } from "../src/core/language/text/surroundings.ts";
+import { tokenise } from "../src/core/language/text/tokens.ts";
 import type { Variety } from "../src/core/manuscript/model.ts";
 import { hunspellSuggestions } from "./hunspell.ts";
 

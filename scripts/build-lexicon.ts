@@ -15,7 +15,7 @@ import {
   IrregularForms,
   lemmasOf,
   regularForms,
-} from "../src/core/language/lemmas.ts";
+} from "../src/core/language/words/lemmas.ts";
 import {
   ABBREVIATION,
   FREQUENCY_SCALE,
@@ -25,8 +25,8 @@ import {
   NOT_OFFERED,
   RARE,
   VARIETY_BITS,
-} from "../src/core/language/lexicon.ts";
-import { packTrie, Trie } from "../src/core/language/trie.ts";
+} from "../src/core/language/words/lexicon.ts";
+import { packTrie, Trie } from "../src/core/language/words/trie.ts";
 import { brownTexts } from "./corpus/brown.ts";
 import { scowlWords } from "./corpus/scowl.ts";
 import {

@@ -1,13 +1,13 @@
 import { readFileSync, writeFileSync } from "node:fs";
 import path from "node:path";
-import { Lexicon } from "../src/core/language/lexicon.ts";
 import {
   BACKOFF_STEP,
   BACKOFF_TOP,
   PAIRS_MAGIC,
   PROBABILITY_STEP,
   TRIPLES_MAGIC,
-} from "../src/core/language/trigrams.ts";
+} from "../src/core/language/models/trigrams.ts";
+import { Lexicon } from "../src/core/language/words/lexicon.ts";
 import { readTrigramModel } from "./corpus/trigram-model.ts";
 
 /**

@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from "node:fs";
 import path from "node:path";
-import { Trigrams } from "../src/core/language/trigrams.ts";
+import { Trigrams } from "../src/core/language/models/trigrams.ts";
 import { readTrigramModel } from "./corpus/trigram-model.ts";
 import { seeded } from "./seeded.ts";
 

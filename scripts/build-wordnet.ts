@@ -1,7 +1,7 @@
 import { mkdirSync, readdirSync, rmSync, writeFileSync } from "node:fs";
 import path from "node:path";
 import { gzipSync } from "node:zlib";
-import { SYNSETS_A_FILE, synsetLine } from "../src/core/language/word-net.ts";
+import { SYNSETS_A_FILE, synsetLine } from "../src/core/language/meanings/word-net.ts";
 import { WORDNET_PARTS, type WordNetPart, wordNetLines } from "./corpus/wordnet.ts";
 
 /**

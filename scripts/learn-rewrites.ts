@@ -1,7 +1,7 @@
 import { writeFileSync } from "node:fs";
 import path from "node:path";
-import { differences } from "../src/core/language/edit-cost.ts";
-import { rewriteKeys } from "../src/core/language/rewrites.ts";
+import { differences } from "../src/core/language/corrections/edit-cost.ts";
+import { rewriteKeys } from "../src/core/language/corrections/rewrites.ts";
 import { misspellingPairs } from "./corpus/misspellings.ts";
 
 /** Counts data/rewrites.txt on the tuning part of the published misspellings. */

@@ -1,13 +1,13 @@
-import { finiteVerbAt } from "../src/core/language/number-slots.ts";
-import type { Slot } from "../src/core/language/slot-finder.ts";
+import { finiteVerbAt } from "../src/core/language/models/number-slots.ts";
+import type { Slot } from "../src/core/language/models/slot-finder.ts";
 import {
   Candidates,
   findCandidates,
   SUBJECT_SCALE,
   SUBJECT_TABLE,
-} from "../src/core/language/subject-model.ts";
-import type { Syntax } from "../src/core/language/syntax.ts";
-import type { WordTable } from "../src/core/language/words.ts";
+} from "../src/core/language/models/subject-model.ts";
+import type { Syntax } from "../src/core/language/phrases/syntax.ts";
+import type { WordTable } from "../src/core/language/words/words.ts";
 import { seeded } from "./seeded.ts";
 
 /**

@@ -16,13 +16,14 @@ import {
   WEIGHT_SCALE,
   weigh,
   wordOfClass,
-} from "../src/core/language/choice-models.ts";
-import { subjectOf } from "../src/core/language/clauses.ts";
-import { idsAround } from "../src/core/language/fit.ts";
-import { isForeign } from "../src/core/language/foreign.ts";
-import { HabitCounter, NounHabits } from "../src/core/language/noun-habits.ts";
-import { type NounRecord, recordFeature, recordIndex } from "../src/core/language/noun-record.ts";
-import { phraseLines } from "../src/core/language/phrase-lists.ts";
+} from "../src/core/language/models/choice-models.ts";
+import { idsAround } from "../src/core/language/models/fit.ts";
+import { HabitCounter, NounHabits } from "../src/core/language/models/noun-habits.ts";
+import {
+  type NounRecord,
+  recordFeature,
+  recordIndex,
+} from "../src/core/language/models/noun-record.ts";
 import {
   ARTICLES,
   NUMBERS,
@@ -30,13 +31,16 @@ import {
   type Slot,
   SlotFinder,
   STOPS,
-} from "../src/core/language/slot-finder.ts";
-import { featureKey, followsPreposition, MAX_FEATURES } from "../src/core/language/slots.ts";
-import { type LearnedFeature, packWeights } from "../src/core/language/sparse-weights.ts";
-import { SUBJECT_TABLE, SubjectModel } from "../src/core/language/subject-model.ts";
-import { QUOTED, type Syntax } from "../src/core/language/syntax.ts";
-import { TAG } from "../src/core/language/tag-sets.ts";
-import { FORMS } from "../src/core/language/words.ts";
+} from "../src/core/language/models/slot-finder.ts";
+import { featureKey, followsPreposition, MAX_FEATURES } from "../src/core/language/models/slots.ts";
+import { type LearnedFeature, packWeights } from "../src/core/language/models/sparse-weights.ts";
+import { SUBJECT_TABLE, SubjectModel } from "../src/core/language/models/subject-model.ts";
+import { subjectOf } from "../src/core/language/phrases/clauses.ts";
+import { isForeign } from "../src/core/language/phrases/foreign.ts";
+import { phraseLines } from "../src/core/language/phrases/phrase-lists.ts";
+import { QUOTED, type Syntax } from "../src/core/language/phrases/syntax.ts";
+import { TAG } from "../src/core/language/tags/tag-sets.ts";
+import { FORMS } from "../src/core/language/words/words.ts";
 import { chooseThresholds, type Judged, type Margin } from "./choose-thresholds.ts";
 import { readSentence, trainingSentences } from "./corpus/sentences.ts";
 import { SubjectLearner } from "./learn-subjects.ts";

@@ -1,7 +1,6 @@
 import { readFileSync, writeFileSync } from "node:fs";
 import path from "node:path";
-import { Lexicon } from "../src/core/language/lexicon.ts";
-import { type LearnedFeature, packWeights } from "../src/core/language/sparse-weights.ts";
+import { type LearnedFeature, packWeights } from "../src/core/language/models/sparse-weights.ts";
 import {
   describe,
   fillJoint,
@@ -14,8 +13,9 @@ import {
   TAGGER_MAGIC,
   type TaggedWord,
   Tagger,
-} from "../src/core/language/tagger.ts";
-import { TAGS } from "../src/core/language/tags.ts";
+} from "../src/core/language/tags/tagger.ts";
+import { TAGS } from "../src/core/language/tags/tags.ts";
+import { Lexicon } from "../src/core/language/words/lexicon.ts";
 import { type BrownText, brownTexts } from "./corpus/brown.ts";
 
 /**

@@ -1,4 +1,4 @@
-import type { Tag } from "../../src/core/language/tags.ts";
+import type { Tag } from "../../src/core/language/tags/tags.ts";
 
 /** How the tags of the Brown corpus and their combinations map to the tagger's. */
 const FOLDED: Partial<Record<Tag, string>> = {

@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from "node:fs";
 import path from "node:path";
-import type { Tag } from "../../src/core/language/tags.ts";
+import type { Tag } from "../../src/core/language/tags/tags.ts";
 import { splitToken } from "./brown-tags.ts";
 
 /**

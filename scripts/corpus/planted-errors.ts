@@ -1,5 +1,5 @@
 import type { Language } from "../../src/core/language/analysis.ts";
-import type { Tag } from "../../src/core/language/tags.ts";
+import type { Tag } from "../../src/core/language/tags/tags.ts";
 import type { BrownBlock, BrownText } from "./brown.ts";
 
 /** An error to plant in a clean text. */

@@ -1,4 +1,4 @@
-import { tokenise } from "../../src/core/language/tokens.ts";
+import { tokenise } from "../../src/core/language/text/tokens.ts";
 import type { BrownText } from "./brown.ts";
 
 /** A published misspelling planted in a sentence of clean text in place of the right word. */

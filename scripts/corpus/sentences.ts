@@ -1,8 +1,8 @@
 import type { Language } from "../../src/core/language/analysis.ts";
-import { splitSentences } from "../../src/core/language/sentences.ts";
-import { type Syntax, syntaxOf } from "../../src/core/language/syntax.ts";
-import { tokenise } from "../../src/core/language/tokens.ts";
-import { unitsOf } from "../../src/core/language/units.ts";
+import { type Syntax, syntaxOf } from "../../src/core/language/phrases/syntax.ts";
+import { splitSentences } from "../../src/core/language/text/sentences.ts";
+import { tokenise } from "../../src/core/language/text/tokens.ts";
+import { unitsOf } from "../../src/core/language/text/units.ts";
 import { brownTexts } from "./brown.ts";
 import { ESSAYS, htmlFiles, MANUALS, readPage } from "./manuals.ts";
 import { proseTexts } from "./texts.ts";

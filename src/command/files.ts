@@ -1,8 +1,8 @@
 import { readFile } from "node:fs/promises";
 import path from "node:path";
 import { readDocument } from "../core/formats/document.ts";
-import type { Lexicon } from "../core/language/lexicon.ts";
-import { guessVariety } from "../core/language/variety.ts";
+import { guessVariety } from "../core/language/text/variety.ts";
+import type { Lexicon } from "../core/language/words/lexicon.ts";
 import type { Manuscript } from "../core/manuscript/model.ts";
 
 /** Where nothing in the text tells. */

@@ -1,6 +1,6 @@
 import { createInterface } from "node:readline";
 import { z } from "zod";
-import { guessVariety } from "../core/language/variety.ts";
+import { guessVariety } from "../core/language/text/variety.ts";
 import { linesManuscript } from "../core/manuscript/lines.ts";
 import { KINDS, VARIETIES } from "../core/manuscript/model.ts";
 import { checkText, loadLanguage } from "./checking.ts";

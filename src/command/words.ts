@@ -1,6 +1,6 @@
 import { createInterface } from "node:readline";
-import { correctWord } from "../core/language/corrections.ts";
-import { judgeWord } from "../core/language/known.ts";
+import { correctWord } from "../core/language/corrections/corrections.ts";
+import { judgeWord } from "../core/language/words/known.ts";
 import { loadLanguage } from "./checking.ts";
 import { FALLBACK_VARIETY } from "./files.ts";
 import { CHECK_OPTIONS, checkOptions, parseOptions } from "./options.ts";

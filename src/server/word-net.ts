@@ -9,7 +9,7 @@ import {
   type Synset,
   senseOf,
   type WordEntry,
-} from "../core/language/word-net.ts";
+} from "../core/language/meanings/word-net.ts";
 
 /** The meanings on disk: the index and each file of meanings, some 80, are read once and kept. */
 

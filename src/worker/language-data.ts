@@ -15,14 +15,14 @@ import classesUrl from "../../data/word-classes.bin?url";
 import { matcherFor } from "../core/checks/patterns/all-patterns.ts";
 import { isSubject, type Subject } from "../core/house/subjects.ts";
 import { baseLanguage, fullLanguage, type Language } from "../core/language/analysis.ts";
-import { IrregularForms } from "../core/language/lemmas.ts";
-import { Lexicon } from "../core/language/lexicon.ts";
-import { PHRASE_LISTS } from "../core/language/phrase-lists.ts";
-import { Rewrites } from "../core/language/rewrites.ts";
-import { Syllables } from "../core/language/syllables.ts";
-import { Tagger } from "../core/language/tagger.ts";
-import { Trigrams } from "../core/language/trigrams.ts";
-import { WordClasses } from "../core/language/word-classes.ts";
+import { Rewrites } from "../core/language/corrections/rewrites.ts";
+import { Trigrams } from "../core/language/models/trigrams.ts";
+import { PHRASE_LISTS } from "../core/language/phrases/phrase-lists.ts";
+import { Tagger } from "../core/language/tags/tagger.ts";
+import { IrregularForms } from "../core/language/words/lemmas.ts";
+import { Lexicon } from "../core/language/words/lexicon.ts";
+import { Syllables } from "../core/language/words/syllables.ts";
+import { WordClasses } from "../core/language/words/word-classes.ts";
 
 /** The language data in the worker: what the spelling pass starts with, and what follows later. */
 

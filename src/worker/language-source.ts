@@ -1,5 +1,5 @@
 import type { Language } from "../core/language/analysis.ts";
-import type { Syllables } from "../core/language/syllables.ts";
+import type { Syllables } from "../core/language/words/syllables.ts";
 
 /** Where the language data come from, for whoever checks with them. */
 export interface LanguageSource {

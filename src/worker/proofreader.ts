@@ -11,12 +11,12 @@ import {
   writeDocument,
 } from "../core/formats/document.ts";
 import { FormatProblem } from "../core/formats/problem.ts";
-import { basesOf, fitLike, formsOf, type WordForm } from "../core/language/about-word.ts";
-import { correctWord } from "../core/language/corrections.ts";
-import { withoutPossessive } from "../core/language/known.ts";
-import { tokenise } from "../core/language/tokens.ts";
-import { guessVariety } from "../core/language/variety.ts";
-import type { PartOfSpeech } from "../core/language/word-net.ts";
+import { correctWord } from "../core/language/corrections/corrections.ts";
+import type { PartOfSpeech } from "../core/language/meanings/word-net.ts";
+import { tokenise } from "../core/language/text/tokens.ts";
+import { guessVariety } from "../core/language/text/variety.ts";
+import { basesOf, fitLike, formsOf, type WordForm } from "../core/language/words/about-word.ts";
+import { withoutPossessive } from "../core/language/words/known.ts";
 import { withEdits } from "../core/manuscript/layout.ts";
 import type { Edit, Manuscript, Variety } from "../core/manuscript/model.ts";
 import type { LanguageSource } from "./language-source.ts";

@@ -7,7 +7,7 @@ import { choicesOf, markedRange, replaceBy } from "../../src/core/checks/pattern
 import { parsePattern } from "../../src/core/checks/patterns/pattern.ts";
 import { WORD_LISTS } from "../../src/core/checks/patterns/word-lists.ts";
 import { baseLanguage } from "../../src/core/language/analysis.ts";
-import { PHRASE_LISTS, phraseLines } from "../../src/core/language/phrase-lists.ts";
+import { PHRASE_LISTS, phraseLines } from "../../src/core/language/phrases/phrase-lists.ts";
 import { applyEdits } from "../../src/core/manuscript/edits.ts";
 import { loadLanguage } from "../support/language.ts";
 

@@ -3,16 +3,16 @@ import { readFileSync } from "node:fs";
 import path from "node:path";
 import { describe, test } from "node:test";
 import { readSentence } from "../../scripts/corpus/sentences.ts";
-import { ChoiceModels, formOf, numberForm } from "../../src/core/language/choice-models.ts";
-import { ownerForm } from "../../src/core/language/mark-slots.ts";
-import { respell } from "../../src/core/language/respell.ts";
+import { ChoiceModels, formOf, numberForm } from "../../src/core/language/models/choice-models.ts";
+import { ownerForm } from "../../src/core/language/models/mark-slots.ts";
 import {
   type LearnedFeature,
   packWeights,
   SparseWeights,
-} from "../../src/core/language/sparse-weights.ts";
-import type { Trigrams } from "../../src/core/language/trigrams.ts";
-import { WordClasses } from "../../src/core/language/word-classes.ts";
+} from "../../src/core/language/models/sparse-weights.ts";
+import type { Trigrams } from "../../src/core/language/models/trigrams.ts";
+import { respell } from "../../src/core/language/words/respell.ts";
+import { WordClasses } from "../../src/core/language/words/word-classes.ts";
 import { loadLanguage } from "../support/language.ts";
 import { seeded } from "../support/random.ts";
 

@@ -1,7 +1,7 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
 import { readSentence } from "../../scripts/corpus/sentences.ts";
-import { isForeign } from "../../src/core/language/foreign.ts";
+import { isForeign } from "../../src/core/language/phrases/foreign.ts";
 import { loadLanguage } from "../support/language.ts";
 
 const language = loadLanguage();

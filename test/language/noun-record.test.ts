@@ -6,7 +6,7 @@ import {
   RECORDS,
   recordFeature,
   recordIndex,
-} from "../../src/core/language/noun-record.ts";
+} from "../../src/core/language/models/noun-record.ts";
 import { loadLanguage } from "../support/language.ts";
 
 const language = loadLanguage();

@@ -1,7 +1,11 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
 import { readSentence } from "../../scripts/corpus/sentences.ts";
-import { isPlainNumber, isPlainPlural, isPlainWord } from "../../src/core/language/plain-places.ts";
+import {
+  isPlainNumber,
+  isPlainPlural,
+  isPlainWord,
+} from "../../src/core/language/phrases/plain-places.ts";
 import { loadLanguage } from "../support/language.ts";
 
 const language = loadLanguage();

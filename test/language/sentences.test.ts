@@ -1,6 +1,6 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
-import { splitSentences } from "../../src/core/language/sentences.ts";
+import { splitSentences } from "../../src/core/language/text/sentences.ts";
 import { breakLines } from "../support/unicode.ts";
 
 const split = (text: string) => splitSentences(text).map(({ from, to }) => text.slice(from, to));

@@ -1,7 +1,7 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
 import { dictionary } from "cmu-pronouncing-dictionary";
-import { openingSound } from "../../src/core/language/sounds.ts";
+import { openingSound } from "../../src/core/language/words/sounds.ts";
 import { loadLanguage } from "../support/language.ts";
 
 const { lexicon } = loadLanguage();

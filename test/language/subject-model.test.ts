@@ -1,13 +1,13 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
 import { readSentence } from "../../scripts/corpus/sentences.ts";
-import { finiteVerbAt } from "../../src/core/language/number-slots.ts";
+import { finiteVerbAt } from "../../src/core/language/models/number-slots.ts";
 import {
   Candidates,
   findCandidates,
   SUBJECT_TABLE,
   SubjectModel,
-} from "../../src/core/language/subject-model.ts";
+} from "../../src/core/language/models/subject-model.ts";
 import { loadLanguage } from "../support/language.ts";
 
 const language = loadLanguage();

@@ -1,8 +1,8 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
 import { readSentence } from "../../scripts/corpus/sentences.ts";
-import { subjectOf } from "../../src/core/language/clauses.ts";
-import { BRACKETED, QUOTED, type Syntax } from "../../src/core/language/syntax.ts";
+import { subjectOf } from "../../src/core/language/phrases/clauses.ts";
+import { BRACKETED, QUOTED, type Syntax } from "../../src/core/language/phrases/syntax.ts";
 import { loadLanguage } from "../support/language.ts";
 
 const language = loadLanguage();

@@ -1,11 +1,11 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
 import { brownTexts } from "../../scripts/corpus/brown.ts";
-import { splitSentences } from "../../src/core/language/sentences.ts";
-import { Tagger } from "../../src/core/language/tagger.ts";
-import { TAGS } from "../../src/core/language/tags.ts";
-import { tokenise } from "../../src/core/language/tokens.ts";
-import { unitsOf } from "../../src/core/language/units.ts";
+import { Tagger } from "../../src/core/language/tags/tagger.ts";
+import { TAGS } from "../../src/core/language/tags/tags.ts";
+import { splitSentences } from "../../src/core/language/text/sentences.ts";
+import { tokenise } from "../../src/core/language/text/tokens.ts";
+import { unitsOf } from "../../src/core/language/text/units.ts";
 import { loadLanguage } from "../support/language.ts";
 
 const { tagger } = loadLanguage();

@@ -1,6 +1,6 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
-import { tokenise, wordParts } from "../../src/core/language/tokens.ts";
+import { tokenise, wordParts } from "../../src/core/language/text/tokens.ts";
 import { breakLines } from "../support/unicode.ts";
 
 const kinds = (text: string) =>

@@ -1,6 +1,6 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
-import { packTrie, Trie } from "../../src/core/language/trie.ts";
+import { packTrie, Trie } from "../../src/core/language/words/trie.ts";
 import { seeded } from "../support/random.ts";
 
 const random = seeded(5);

@@ -1,11 +1,11 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
-import { correctWord, type Surroundings } from "../../src/core/language/corrections.ts";
-import { splitSentences } from "../../src/core/language/sentences.ts";
-import { surroundingsOf } from "../../src/core/language/surroundings.ts";
-import { tokenise } from "../../src/core/language/tokens.ts";
-import { Trigrams } from "../../src/core/language/trigrams.ts";
-import { DocumentVocabulary } from "../../src/core/language/vocabulary.ts";
+import { correctWord, type Surroundings } from "../../src/core/language/corrections/corrections.ts";
+import { Trigrams } from "../../src/core/language/models/trigrams.ts";
+import { splitSentences } from "../../src/core/language/text/sentences.ts";
+import { surroundingsOf } from "../../src/core/language/text/surroundings.ts";
+import { tokenise } from "../../src/core/language/text/tokens.ts";
+import { DocumentVocabulary } from "../../src/core/language/words/vocabulary.ts";
 import { loadLanguage } from "../support/language.ts";
 
 const language = loadLanguage();

@@ -1,8 +1,8 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
-import { weigh } from "../../src/core/language/choice-models.ts";
-import { NUMBERS } from "../../src/core/language/slot-finder.ts";
-import { FORMS } from "../../src/core/language/words.ts";
+import { weigh } from "../../src/core/language/models/choice-models.ts";
+import { NUMBERS } from "../../src/core/language/models/slot-finder.ts";
+import { FORMS } from "../../src/core/language/words/words.ts";
 
 const bit = (form: (typeof FORMS)[number]) => 1 << FORMS.indexOf(form);
 const none = () => 0;

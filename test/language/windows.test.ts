@@ -2,7 +2,7 @@ import assert from "node:assert/strict";
 import { describe, test } from "node:test";
 import { Engine } from "../../src/core/engine/engine.ts";
 import type { CheckSettings } from "../../src/core/engine/mark.ts";
-import { LONGEST_WHOLE, windowsOf } from "../../src/core/language/windows.ts";
+import { LONGEST_WHOLE, windowsOf } from "../../src/core/language/text/windows.ts";
 import { linesManuscript } from "../../src/core/manuscript/lines.ts";
 import { loadLanguage } from "../support/language.ts";
 import { seeded } from "../support/random.ts";

@@ -2,10 +2,17 @@ import assert from "node:assert/strict";
 import { readFileSync } from "node:fs";
 import path from "node:path";
 import { describe, test } from "node:test";
-import { IrregularForms } from "../../src/core/language/lemmas.ts";
-import { tokenise } from "../../src/core/language/tokens.ts";
-import { unitsOf } from "../../src/core/language/units.ts";
-import { BARE, FORMS, ING, PARTICIPLE, PAST, WordTable } from "../../src/core/language/words.ts";
+import { tokenise } from "../../src/core/language/text/tokens.ts";
+import { unitsOf } from "../../src/core/language/text/units.ts";
+import { IrregularForms } from "../../src/core/language/words/lemmas.ts";
+import {
+  BARE,
+  FORMS,
+  ING,
+  PARTICIPLE,
+  PAST,
+  WordTable,
+} from "../../src/core/language/words/words.ts";
 import { loadLanguage } from "../support/language.ts";
 
 const language = loadLanguage();

@@ -8,7 +8,7 @@ import {
   senseOf,
   synsetLine,
   wordEntrySchema,
-} from "../../src/core/language/word-net.ts";
+} from "../../src/core/language/meanings/word-net.ts";
 import { findEntry } from "../../src/server/word-net.ts";
 
 describe("a meaning as a line", () => {

@@ -1,5 +1,5 @@
 import "./browser-globals.ts";
-import { Syllables } from "../../src/core/language/syllables.ts";
+import { Syllables } from "../../src/core/language/words/syllables.ts";
 import type { Edit } from "../../src/core/manuscript/model.ts";
 import { DeskSession } from "../../src/ui/desk/session.ts";
 import { takeIn } from "../../src/ui/shelf/intake.ts";

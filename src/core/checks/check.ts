@@ -1,6 +1,6 @@
 import type { AnalysedBlock, Language } from "../language/analysis.ts";
-import type { SoundRule, Vocabulary } from "../language/corrections.ts";
-import type { PhraseList } from "../language/phrase-lists.ts";
+import type { SoundRule, Vocabulary } from "../language/corrections/corrections.ts";
+import type { PhraseList } from "../language/phrases/phrase-lists.ts";
 import type { Block, Edit, Kind, Range, Variety } from "../manuscript/model.ts";
 import type { Card, Weight } from "./card.ts";
 import type { Match } from "./patterns/matcher.ts";

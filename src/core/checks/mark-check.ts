@@ -1,6 +1,6 @@
 import type { AnalysedBlock, Language } from "../language/analysis.ts";
-import type { PhraseList } from "../language/phrase-lists.ts";
-import { CODE, QUOTED, type Syntax } from "../language/syntax.ts";
+import type { PhraseList } from "../language/phrases/phrase-lists.ts";
+import { CODE, QUOTED, type Syntax } from "../language/phrases/syntax.ts";
 import type { BlockKind } from "../manuscript/model.ts";
 import type { Card, Weight } from "./card.ts";
 import type { Check, Choice, MarkFact } from "./check.ts";

@@ -4,7 +4,7 @@ import { CHECKS } from "../checks/index.ts";
 import { matchesOf } from "../checks/patterns/all-patterns.ts";
 import type { Match } from "../checks/patterns/matcher.ts";
 import { type AnalysedBlock, analyse, asRead, type Language } from "../language/analysis.ts";
-import { LONGEST_WHOLE, windowsOf } from "../language/windows.ts";
+import { LONGEST_WHOLE, windowsOf } from "../language/text/windows.ts";
 import type { BlockKind, Span } from "../manuscript/model.ts";
 import { countBlock } from "../readings/counts.ts";
 import { clipped, type Examined, joined } from "./examined.ts";

@@ -1,7 +1,7 @@
 import type { Appetite, Pass, Weight } from "../checks/card.ts";
 import type { Telling } from "../checks/check.ts";
 import type { Leave } from "../checks/leave.ts";
-import type { SoundRule } from "../language/corrections.ts";
+import type { SoundRule } from "../language/corrections/corrections.ts";
 import type { Kind, Variety } from "../manuscript/model.ts";
 import type { Counts } from "../readings/counts.ts";
 

@@ -1,18 +1,18 @@
 import type { BlockKind, Span } from "../manuscript/model.ts";
-import { ChoiceModels } from "./choice-models.ts";
-import { wordBits } from "./known.ts";
-import type { IrregularForms } from "./lemmas.ts";
-import { ALL_VARIETIES, type Lexicon } from "./lexicon.ts";
-import type { PhraseList } from "./phrase-lists.ts";
-import type { Rewrites } from "./rewrites.ts";
-import { type Sentence, splitSentences } from "./sentences.ts";
-import { type Syntax, syntaxOf } from "./syntax.ts";
-import type { Tagger } from "./tagger.ts";
-import { type Token, tokenise, type WordPart, wordParts } from "./tokens.ts";
-import type { Trigrams } from "./trigrams.ts";
-import { type Unit, unitsOf } from "./units.ts";
-import type { WordClasses } from "./word-classes.ts";
-import { WordTable, type WrittenWord } from "./words.ts";
+import type { Rewrites } from "./corrections/rewrites.ts";
+import { ChoiceModels } from "./models/choice-models.ts";
+import type { Trigrams } from "./models/trigrams.ts";
+import type { PhraseList } from "./phrases/phrase-lists.ts";
+import { type Syntax, syntaxOf } from "./phrases/syntax.ts";
+import type { Tagger } from "./tags/tagger.ts";
+import { type Sentence, splitSentences } from "./text/sentences.ts";
+import { type Token, tokenise, type WordPart, wordParts } from "./text/tokens.ts";
+import { type Unit, unitsOf } from "./text/units.ts";
+import { wordBits } from "./words/known.ts";
+import type { IrregularForms } from "./words/lemmas.ts";
+import { ALL_VARIETIES, type Lexicon } from "./words/lexicon.ts";
+import type { WordClasses } from "./words/word-classes.ts";
+import { WordTable, type WrittenWord } from "./words/words.ts";
 
 /** One block's text, analysed once and read by every check. Offsets are in the block's text. */
 export interface AnalysedBlock {

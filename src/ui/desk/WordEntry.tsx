@@ -5,7 +5,7 @@ import type {
   PartOfSpeech,
   Relation,
   Sense,
-} from "../../core/language/word-net.ts";
+} from "../../core/language/meanings/word-net.ts";
 import type { AboutWord } from "../../worker/proofreader.ts";
 import { count } from "../parts/words.ts";
 import type { DeskSession } from "./session.ts";

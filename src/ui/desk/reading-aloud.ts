@@ -1,4 +1,4 @@
-import { splitSentences } from "../../core/language/sentences.ts";
+import { splitSentences } from "../../core/language/text/sentences.ts";
 import type { Manuscript, Range } from "../../core/manuscript/model.ts";
 import { findVoice, hush, NO_VOICE, speak, spelledOut } from "./speech.ts";
 

@@ -1,6 +1,6 @@
 import type { Group } from "../../core/engine/mark.ts";
 import type { Exported, ExportForm, Problem } from "../../core/formats/document.ts";
-import type { PartOfSpeech } from "../../core/language/word-net.ts";
+import type { PartOfSpeech } from "../../core/language/meanings/word-net.ts";
 import type { Decision } from "../../core/ledger/decision.ts";
 import { sortEdits } from "../../core/manuscript/edits.ts";
 import type { Block, Edit, Manuscript } from "../../core/manuscript/model.ts";

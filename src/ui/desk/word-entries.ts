@@ -3,7 +3,7 @@ import {
   WORDNET_VERSION,
   type WordEntry,
   wordEntrySchema,
-} from "../../core/language/word-net.ts";
+} from "../../core/language/meanings/word-net.ts";
 
 /** Entries from the endpoint; what was fetched once is kept while the page is open. */
 

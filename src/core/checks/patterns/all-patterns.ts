@@ -1,5 +1,5 @@
 import type { AnalysedBlock, Language } from "../../language/analysis.ts";
-import { phraseLines } from "../../language/phrase-lists.ts";
+import { phraseLines } from "../../language/phrases/phrase-lists.ts";
 import { CHECKS } from "../index.ts";
 import { type Match, Matcher } from "./matcher.ts";
 import { parsePattern } from "./pattern.ts";

@@ -1,6 +1,6 @@
-import type { Syntax } from "../../language/syntax.ts";
-import { TAGS } from "../../language/tags.ts";
-import type { WordTable } from "../../language/words.ts";
+import type { Syntax } from "../../language/phrases/syntax.ts";
+import { TAGS } from "../../language/tags/tags.ts";
+import type { WordTable } from "../../language/words/words.ts";
 import type { Element, Pattern } from "./pattern.ts";
 
 /** A place where a pattern fits. */

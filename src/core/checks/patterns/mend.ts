@@ -1,8 +1,8 @@
-import type { Inflection } from "../../language/lemmas.ts";
-import { INFLECTIONS } from "../../language/lemmas.ts";
-import type { Syntax } from "../../language/syntax.ts";
-import { TAG } from "../../language/tag-sets.ts";
-import type { WordTable } from "../../language/words.ts";
+import type { Syntax } from "../../language/phrases/syntax.ts";
+import { TAG } from "../../language/tags/tag-sets.ts";
+import type { Inflection } from "../../language/words/lemmas.ts";
+import { INFLECTIONS } from "../../language/words/lemmas.ts";
+import type { WordTable } from "../../language/words/words.ts";
 import type { Choice } from "../check.ts";
 import type { Match } from "./matcher.ts";
 import type { Mend } from "./pattern.ts";

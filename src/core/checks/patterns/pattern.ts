@@ -1,7 +1,7 @@
-import { INFLECTIONS } from "../../language/lemmas.ts";
-import { TAG, TAG_SETS, type TagSet } from "../../language/tag-sets.ts";
-import { TAGS } from "../../language/tags.ts";
-import type { WordTable } from "../../language/words.ts";
+import { TAG, TAG_SETS, type TagSet } from "../../language/tags/tag-sets.ts";
+import { TAGS } from "../../language/tags/tags.ts";
+import { INFLECTIONS } from "../../language/words/lemmas.ts";
+import type { WordTable } from "../../language/words/words.ts";
 
 /**
  * The pattern language of checks. A pattern is a line of elements with spaces between them, each

@@ -1,4 +1,4 @@
-import { brokenWordAt } from "../../language/broken-word.ts";
+import { brokenWordAt } from "../../language/words/broken-word.ts";
 import type { Check, Fact } from "../check.ts";
 import { brokenWord as card } from "./cards.ts";
 

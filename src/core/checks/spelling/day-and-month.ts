@@ -1,4 +1,4 @@
-import { isDayOrMonth, mayBeMonth } from "../../language/days-and-months.ts";
+import { isDayOrMonth, mayBeMonth } from "../../language/words/days-and-months.ts";
 import type { Check, Fact } from "../check.ts";
 import { dayAndMonth as card } from "./cards.ts";
 

@@ -1,4 +1,4 @@
-import { dictionaryBits } from "../../language/known.ts";
+import { dictionaryBits } from "../../language/words/known.ts";
 import type { Check, Fact } from "../check.ts";
 import { missingSpace as card } from "./cards.ts";
 

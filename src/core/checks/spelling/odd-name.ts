@@ -1,4 +1,4 @@
-import { withoutPossessive } from "../../language/known.ts";
+import { withoutPossessive } from "../../language/words/known.ts";
 import type { Across, Check, Circumstances, Fact } from "../check.ts";
 import { times } from "../telling.ts";
 import { oddName as card } from "./cards.ts";

@@ -1,8 +1,8 @@
 import { sentenceOpenings } from "../../language/analysis.ts";
-import { correctWord, likeOriginal } from "../../language/corrections.ts";
-import { isPrefix, verdictOf, withoutPossessive } from "../../language/known.ts";
-import { ALL_VARIETIES, VARIETY_BITS } from "../../language/lexicon.ts";
-import { isBritishWord, otherWord } from "../../language/us-and-gb-words.ts";
+import { correctWord, likeOriginal } from "../../language/corrections/corrections.ts";
+import { isPrefix, verdictOf, withoutPossessive } from "../../language/words/known.ts";
+import { ALL_VARIETIES, VARIETY_BITS } from "../../language/words/lexicon.ts";
+import { isBritishWord, otherWord } from "../../language/words/us-and-gb-words.ts";
 import { VARIETIES, type Variety } from "../../manuscript/model.ts";
 import type { Check, Fact } from "../check.ts";
 import { otherVariety as card } from "./cards.ts";

@@ -1,7 +1,7 @@
-import { ABBREVIATIONS, BEFORE_NAME } from "../../language/abbreviations.ts";
 import type { AnalysedBlock, Language } from "../../language/analysis.ts";
-import { ABBREVIATION, type Lexicon } from "../../language/lexicon.ts";
-import type { Token } from "../../language/tokens.ts";
+import type { Token } from "../../language/text/tokens.ts";
+import { ABBREVIATIONS, BEFORE_NAME } from "../../language/words/abbreviations.ts";
+import { ABBREVIATION, type Lexicon } from "../../language/words/lexicon.ts";
 import type { Check, Fact } from "../check.ts";
 import { sentenceStart as card } from "./cards.ts";
 

@@ -2,7 +2,7 @@ import {
   type StrayCapitals,
   strayCapitals,
   withoutStrayCapitals,
-} from "../../language/stray-capitals.ts";
+} from "../../language/words/stray-capitals.ts";
 import type { Card } from "../card.ts";
 import type { Check, Fact } from "../check.ts";
 

@@ -1,8 +1,8 @@
 import type { AnalysedBlock, Language } from "../../language/analysis.ts";
-import { dictionaryBits, isDerived, withoutPossessive } from "../../language/known.ts";
-import { NAME } from "../../language/lexicon.ts";
-import type { Token } from "../../language/tokens.ts";
-import { UNIT_SYMBOLS } from "../../language/units-of-measure.ts";
+import type { Token } from "../../language/text/tokens.ts";
+import { dictionaryBits, isDerived, withoutPossessive } from "../../language/words/known.ts";
+import { NAME } from "../../language/words/lexicon.ts";
+import { UNIT_SYMBOLS } from "../../language/words/units-of-measure.ts";
 import { LEAVE_BITS } from "../leave.ts";
 
 /** A stretch of a block that speaks for all words in it. */

@@ -1,5 +1,5 @@
-import { written } from "../../language/syntax.ts";
-import { TAG, TAG_SETS } from "../../language/tag-sets.ts";
+import { written } from "../../language/phrases/syntax.ts";
+import { TAG, TAG_SETS } from "../../language/tags/tag-sets.ts";
 import { sentencesOf } from "../grammar/sentences/sentences.ts";
 import { type Found, markCheck } from "../mark-check.ts";
 import { longSentence as card } from "./cards.ts";

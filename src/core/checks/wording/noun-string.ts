@@ -1,4 +1,4 @@
-import { TAG } from "../../language/tag-sets.ts";
+import { TAG } from "../../language/tags/tag-sets.ts";
 import { type Found, markCheck } from "../mark-check.ts";
 import { nounString as card } from "./cards.ts";
 import { NOT_PROSE } from "./not-prose.ts";

@@ -1,5 +1,5 @@
-import type { Syntax } from "../../language/syntax.ts";
-import { TAG, TAG_SETS } from "../../language/tag-sets.ts";
+import type { Syntax } from "../../language/phrases/syntax.ts";
+import { TAG, TAG_SETS } from "../../language/tags/tag-sets.ts";
 import { type Found, markCheck } from "../mark-check.ts";
 import { replaceBy } from "../patterns/mend.ts";
 import { passiveWithAgent as card } from "./cards.ts";

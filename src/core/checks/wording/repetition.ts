@@ -1,6 +1,6 @@
 import type { AnalysedBlock, Language } from "../../language/analysis.ts";
-import { CODE, QUOTED } from "../../language/syntax.ts";
-import { TAG, TAG_SETS } from "../../language/tag-sets.ts";
+import { CODE, QUOTED } from "../../language/phrases/syntax.ts";
+import { TAG, TAG_SETS } from "../../language/tags/tag-sets.ts";
 import type { Fact } from "../check.ts";
 
 /** A content word with its base form. */

@@ -1,4 +1,4 @@
-import { written } from "../../language/syntax.ts";
+import { written } from "../../language/phrases/syntax.ts";
 import { sentencesOf } from "../grammar/sentences/sentences.ts";
 import { type Found, markCheck } from "../mark-check.ts";
 import { sameOpening as card } from "./cards.ts";

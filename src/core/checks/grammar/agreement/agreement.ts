@@ -1,17 +1,17 @@
-import { numberForm } from "../../../language/choice-models.ts";
-import { subjectOf } from "../../../language/clauses.ts";
-import { NOUN, VERB } from "../../../language/lexicon.ts";
-import { finiteVerbAt } from "../../../language/number-slots.ts";
-import { hasVerbWithin } from "../../../language/slot-finder.ts";
+import { numberForm } from "../../../language/models/choice-models.ts";
+import { finiteVerbAt } from "../../../language/models/number-slots.ts";
+import { hasVerbWithin } from "../../../language/models/slot-finder.ts";
+import { subjectOf } from "../../../language/phrases/clauses.ts";
 import {
   CODE,
   type NounGroup,
   type Syntax,
   type VerbGroup,
   written,
-} from "../../../language/syntax.ts";
-import { TAG, TAG_SETS } from "../../../language/tag-sets.ts";
-import { UNCHANGED, type WordTable } from "../../../language/words.ts";
+} from "../../../language/phrases/syntax.ts";
+import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
+import { NOUN, VERB } from "../../../language/words/lexicon.ts";
+import { UNCHANGED, type WordTable } from "../../../language/words/words.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { betterChoices } from "../words/better-choices.ts";
 import { isAmount } from "./amounts.ts";

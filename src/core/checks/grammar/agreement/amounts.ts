@@ -1,5 +1,5 @@
-import type { NounGroup, Syntax } from "../../../language/syntax.ts";
-import { TAG } from "../../../language/tag-sets.ts";
+import type { NounGroup, Syntax } from "../../../language/phrases/syntax.ts";
+import { TAG } from "../../../language/tags/tag-sets.ts";
 
 /** Plurals that are one sum, and nouns that end like plurals. */
 export const SUMS =

@@ -1,4 +1,4 @@
-import { TAG } from "../../../language/tag-sets.ts";
+import { TAG } from "../../../language/tags/tag-sets.ts";
 import { markCheck } from "../../mark-check.ts";
 import { eachAgreement as card } from "./cards.ts";
 

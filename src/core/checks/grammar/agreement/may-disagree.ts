@@ -1,14 +1,14 @@
-import { type Subject, subjectOf } from "../../../language/clauses.ts";
-import { NOUN } from "../../../language/lexicon.ts";
-import { hasVerbWithin } from "../../../language/slot-finder.ts";
+import { hasVerbWithin } from "../../../language/models/slot-finder.ts";
+import { type Subject, subjectOf } from "../../../language/phrases/clauses.ts";
 import {
   CODE,
   type NounGroup,
   type Syntax,
   type VerbGroup,
   written,
-} from "../../../language/syntax.ts";
-import { TAG, TAG_SETS } from "../../../language/tag-sets.ts";
+} from "../../../language/phrases/syntax.ts";
+import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
+import { NOUN } from "../../../language/words/lexicon.ts";
 import { isAmount, SUMS } from "./amounts.ts";
 
 /** How far ahead the model must have the other number where the phrases show one as well. */

@@ -1,6 +1,6 @@
-import { openingSound } from "../../../language/sounds.ts";
-import { written } from "../../../language/syntax.ts";
-import { TAG, tagSet } from "../../../language/tag-sets.ts";
+import { written } from "../../../language/phrases/syntax.ts";
+import { TAG, tagSet } from "../../../language/tags/tag-sets.ts";
+import { openingSound } from "../../../language/words/sounds.ts";
 import { markCheck } from "../../mark-check.ts";
 import { aOrAn as card } from "./cards.ts";
 

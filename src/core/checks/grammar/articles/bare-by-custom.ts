@@ -1,5 +1,5 @@
-import type { NounGroup, Syntax } from "../../../language/syntax.ts";
-import { TAG, TAG_SETS } from "../../../language/tag-sets.ts";
+import type { NounGroup, Syntax } from "../../../language/phrases/syntax.ts";
+import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
 
 /** Groups that stand without an article as they are; common practice. */
 const PHRASES = new Set(

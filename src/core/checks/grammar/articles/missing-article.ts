@@ -1,9 +1,9 @@
 import type { Language } from "../../../language/analysis.ts";
-import { articleOf, type NounRecord } from "../../../language/noun-record.ts";
-import { likelierArticle } from "../../../language/slot-finder.ts";
-import { openingSound } from "../../../language/sounds.ts";
-import { type Syntax, written } from "../../../language/syntax.ts";
-import { TAG, TAG_SETS } from "../../../language/tag-sets.ts";
+import { articleOf, type NounRecord } from "../../../language/models/noun-record.ts";
+import { likelierArticle } from "../../../language/models/slot-finder.ts";
+import { type Syntax, written } from "../../../language/phrases/syntax.ts";
+import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
+import { openingSound } from "../../../language/words/sounds.ts";
 import type { BlockKind } from "../../../manuscript/model.ts";
 import type { Across, Check, Fact, MarkFact, Totals, Verdict } from "../../check.ts";
 import { LEAVE_BITS } from "../../leave.ts";

@@ -1,4 +1,4 @@
-import { written } from "../../../language/syntax.ts";
+import { written } from "../../../language/phrases/syntax.ts";
 import { markCheck } from "../../mark-check.ts";
 import { calendarCapital as card } from "./cards.ts";
 

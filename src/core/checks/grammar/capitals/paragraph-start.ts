@@ -1,5 +1,5 @@
-import { CODE, type Syntax, type VerbGroup, written } from "../../../language/syntax.ts";
-import { TAG, TAG_SETS, tagSet } from "../../../language/tag-sets.ts";
+import { CODE, type Syntax, type VerbGroup, written } from "../../../language/phrases/syntax.ts";
+import { TAG, TAG_SETS, tagSet } from "../../../language/tags/tag-sets.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { paragraphStart as card } from "./cards.ts";
 

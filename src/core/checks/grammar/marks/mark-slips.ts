@@ -1,4 +1,4 @@
-import type { Lexicon } from "../../../language/lexicon.ts";
+import type { Lexicon } from "../../../language/words/lexicon.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { markSlips as card } from "./cards.ts";
 

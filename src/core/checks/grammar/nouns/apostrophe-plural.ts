@@ -1,6 +1,6 @@
-import { ownerForm } from "../../../language/mark-slots.ts";
-import { type Syntax, written } from "../../../language/syntax.ts";
-import { TAG, TAG_SETS, tagSet } from "../../../language/tag-sets.ts";
+import { ownerForm } from "../../../language/models/mark-slots.ts";
+import { type Syntax, written } from "../../../language/phrases/syntax.ts";
+import { TAG, TAG_SETS, tagSet } from "../../../language/tags/tag-sets.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { betterChoices } from "../words/better-choices.ts";
 import { apostrophePlural as card } from "./cards.ts";

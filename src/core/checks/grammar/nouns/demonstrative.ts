@@ -1,5 +1,5 @@
-import { VERB } from "../../../language/lexicon.ts";
-import { TAG, TAG_SETS } from "../../../language/tag-sets.ts";
+import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
+import { VERB } from "../../../language/words/lexicon.ts";
 import { markCheck } from "../../mark-check.ts";
 import { demonstrative as card } from "./cards.ts";
 

@@ -1,7 +1,7 @@
-import { ownerForm } from "../../../language/mark-slots.ts";
-import { type Syntax, written } from "../../../language/syntax.ts";
-import { TAG } from "../../../language/tag-sets.ts";
-import type { Trigrams } from "../../../language/trigrams.ts";
+import { ownerForm } from "../../../language/models/mark-slots.ts";
+import type { Trigrams } from "../../../language/models/trigrams.ts";
+import { type Syntax, written } from "../../../language/phrases/syntax.ts";
+import { TAG } from "../../../language/tags/tag-sets.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { betterChoices } from "../words/better-choices.ts";
 import { missingApostrophe as card } from "./cards.ts";

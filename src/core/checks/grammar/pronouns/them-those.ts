@@ -1,4 +1,4 @@
-import { TAG, TAG_SETS } from "../../../language/tag-sets.ts";
+import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
 import { markCheck } from "../../mark-check.ts";
 import { themThose as card } from "./cards.ts";
 

@@ -1,4 +1,4 @@
-import { TAG } from "../../../language/tag-sets.ts";
+import { TAG } from "../../../language/tags/tag-sets.ts";
 import { markCheck } from "../../mark-check.ts";
 import { adverbSplice as card } from "./cards.ts";
 import { finiteIn, NOT_SENTENCES, SUBORDINATORS } from "./sentences.ts";

@@ -1,5 +1,5 @@
-import { type Syntax, written } from "../../../language/syntax.ts";
-import { TAG, TAG_SETS } from "../../../language/tag-sets.ts";
+import { type Syntax, written } from "../../../language/phrases/syntax.ts";
+import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { commaSplice as card } from "./cards.ts";
 import { finiteIn, NOT_SENTENCES, SUBORDINATORS, sentencesOf } from "./sentences.ts";

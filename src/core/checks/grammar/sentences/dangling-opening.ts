@@ -1,5 +1,5 @@
-import { written } from "../../../language/syntax.ts";
-import { TAG } from "../../../language/tag-sets.ts";
+import { written } from "../../../language/phrases/syntax.ts";
+import { TAG } from "../../../language/tags/tag-sets.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { danglingOpening as card } from "./cards.ts";
 import { NOT_SENTENCES, sentencesOf } from "./sentences.ts";

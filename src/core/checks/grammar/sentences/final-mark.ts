@@ -1,6 +1,6 @@
-import { ADJECTIVE, ADVERB, NAME, NOUN } from "../../../language/lexicon.ts";
-import { type Syntax, written } from "../../../language/syntax.ts";
-import { TAG, TAG_SETS, tagSet } from "../../../language/tag-sets.ts";
+import { type Syntax, written } from "../../../language/phrases/syntax.ts";
+import { TAG, TAG_SETS, tagSet } from "../../../language/tags/tag-sets.ts";
+import { ADJECTIVE, ADVERB, NAME, NOUN } from "../../../language/words/lexicon.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { SPEAKS } from "../capitals/paragraph-start.ts";
 import { type Better, betterChoices } from "../words/better-choices.ts";

@@ -1,5 +1,5 @@
-import { written } from "../../../language/syntax.ts";
-import { TAG, TAG_SETS } from "../../../language/tag-sets.ts";
+import { written } from "../../../language/phrases/syntax.ts";
+import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { fragment as card } from "./cards.ts";
 import { finiteIn, NOT_SENTENCES, sentencesOf } from "./sentences.ts";

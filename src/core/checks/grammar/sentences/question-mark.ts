@@ -1,5 +1,5 @@
-import { type Syntax, written } from "../../../language/syntax.ts";
-import { TAG, TAG_SETS } from "../../../language/tag-sets.ts";
+import { type Syntax, written } from "../../../language/phrases/syntax.ts";
+import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
 import type { Choice } from "../../check.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { questionMark as card } from "./cards.ts";

@@ -1,4 +1,4 @@
-import type { Syntax, VerbGroup } from "../../../language/syntax.ts";
+import type { Syntax, VerbGroup } from "../../../language/phrases/syntax.ts";
 
 export const NOT_SENTENCES = ["heading", "cell", "caption", "item", "quote"] as const;
 

@@ -1,4 +1,4 @@
-import { TAG_SETS } from "../../../language/tag-sets.ts";
+import { TAG_SETS } from "../../../language/tags/tag-sets.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { baseForPast as card } from "./cards.ts";
 

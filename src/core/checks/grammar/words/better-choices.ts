@@ -1,6 +1,6 @@
 import type { Language } from "../../../language/analysis.ts";
-import type { BetterChoice, ChoiceModel } from "../../../language/choice-models.ts";
-import type { Syntax } from "../../../language/syntax.ts";
+import type { BetterChoice, ChoiceModel } from "../../../language/models/choice-models.ts";
+import type { Syntax } from "../../../language/phrases/syntax.ts";
 
 export interface Better extends BetterChoice {
   kind: ChoiceModel["kind"];

@@ -1,5 +1,5 @@
-import { VERB } from "../../../language/lexicon.ts";
-import { TAG } from "../../../language/tag-sets.ts";
+import { TAG } from "../../../language/tags/tag-sets.ts";
+import { VERB } from "../../../language/words/lexicon.ts";
 import type { Choice } from "../../check.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { replaceBy } from "../../patterns/mend.ts";

@@ -3,7 +3,7 @@ import {
   askedWordSchema,
   WORDNET_VERSION,
   wordEntrySchema,
-} from "../../../../core/language/word-net.ts";
+} from "../../../../core/language/meanings/word-net.ts";
 import { findEntry } from "../../../../server/word-net.ts";
 
 export const prerender = false;
