@@ -1,4 +1,4 @@
-import type { ChoiceModel } from "../src/core/language/models/choice-models.ts";
+import type { ChoiceModel } from "../src/core/language/models/choice-model.ts";
 
 /** What a place of edited prose showed: how far ahead the best other class was, out of fold. */
 export interface Margin {

@@ -5,10 +5,9 @@ import path from "node:path";
 import { deserialize, serialize } from "node:v8";
 import { loadLanguage } from "../src/command/checking.ts";
 import { matcherFor } from "../src/core/checks/patterns/all-patterns.ts";
+import type { ChoiceModel, ChoicesHeader } from "../src/core/language/models/choice-model.ts";
 import {
   CHOICES_MAGIC,
-  type ChoiceModel,
-  type ChoicesHeader,
   fitOfClass,
   formOf,
   numberForm,

@@ -122,3 +122,29 @@ test("the interface loads cards, and no check's logic", () => {
   }
   assert.deepEqual(wrong, []);
 });
+
+test("no files import each other in a circle, be it for types", () => {
+  const files = filesIn(source).filter((name) => /\.tsx?$/.test(name));
+  const targets = new Map(
+    files.map((file) => [
+      file,
+      imports(file)
+        .filter((target) => target.startsWith("."))
+        .map((target) => path.resolve(path.dirname(file), target.replace(/\?.*$/, ""))),
+    ]),
+  );
+  const done = new Set<string>();
+  const circles: string[] = [];
+  const visit = (file: string, above: readonly string[]) => {
+    if (above.includes(file)) {
+      const circle = [...above.slice(above.indexOf(file)), file];
+      circles.push(circle.map((one) => path.relative(source, one)).join(" > "));
+      return;
+    }
+    if (done.has(file)) return;
+    done.add(file);
+    for (const target of targets.get(file) ?? []) visit(target, [...above, file]);
+  };
+  for (const file of files) visit(file, []);
+  assert.deepEqual(circles, []);
+});

@@ -1,7 +1,7 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
 import { chooseThresholds, type Judged, type Margin } from "../../scripts/choose-thresholds.ts";
-import type { ChoiceModel } from "../../src/core/language/models/choice-models.ts";
+import type { ChoiceModel } from "../../src/core/language/models/choice-model.ts";
 import { seeded } from "../support/random.ts";
 
 const WORDS = 100_000;

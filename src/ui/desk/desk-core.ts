@@ -38,7 +38,7 @@ export class DeskCore {
   readonly store = new DeskStore();
   readonly keeper: Keeper;
   readonly checking: Checking;
-  readonly shelf = new ShelfNote(this);
+  readonly shelf: ShelfNote;
   galley: GalleyFace | null = null;
   /** The file as it came. */
   bytes: Uint8Array = new Uint8Array();
@@ -69,6 +69,7 @@ export class DeskCore {
         fault: (error) => this.tellFault(error),
       },
     );
+    this.shelf = new ShelfNote(this);
     this.checking = new Checking(worker, {
       copy: () => this.copy,
       settings: () => this.settings(),

@@ -5,7 +5,7 @@ import { usualAppetite } from "../../core/checks/kinds.ts";
 import type { HouseStyle } from "../../core/house/style.ts";
 import { KINDS, type Kind } from "../../core/manuscript/model.ts";
 import { APPETITE_LABELS, KIND_LABELS, PASS_LABELS } from "../parts/words.ts";
-import type { ChangeStyle } from "./House.tsx";
+import type { ChangeStyle } from "./change-style.ts";
 
 /** All documents, or the documents of one kind. */
 type Scope = Kind | "all";

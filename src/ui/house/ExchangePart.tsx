@@ -11,7 +11,7 @@ import { type Conflict, type Merge, merge, takeTheirs } from "../../core/house/m
 import { HOUSE, type HouseStyle, PERSONAL } from "../../core/house/style.ts";
 import { saveFile } from "../parts/save-file.ts";
 import { count } from "../parts/words.ts";
-import type { ChangeStyle } from "./House.tsx";
+import type { ChangeStyle } from "./change-style.ts";
 
 /** Lists and the whole style as files, out and in; what a file contradicts is shown first. */
 export function ExchangePart({ style, change }: { style: HouseStyle; change: ChangeStyle }) {

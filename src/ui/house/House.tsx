@@ -7,15 +7,13 @@ import { SiteHeader } from "../parts/SiteHeader.tsx";
 import { figure } from "../parts/words.ts";
 import { BackupPart } from "./BackupPart.tsx";
 import { ChecksPart } from "./ChecksPart.tsx";
+import type { ChangeStyle } from "./change-style.ts";
 import { ExchangePart } from "./ExchangePart.tsx";
 import { NewListDialog } from "./NewListDialog.tsx";
 import { ReplacementsPart } from "./ReplacementsPart.tsx";
 import { SoundRulesPart } from "./SoundRulesPart.tsx";
 import { SubjectsPart } from "./SubjectsPart.tsx";
 import { WordListPart } from "./WordListPart.tsx";
-
-/** Changes the house style on disk and on screen. */
-export type ChangeStyle = (change: (style: HouseStyle) => HouseStyle) => void;
 
 /** The screen of what holds for all documents: word lists, replacements, sound rules. */
 export function House({ nonce }: { nonce: string }) {

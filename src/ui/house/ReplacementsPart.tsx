@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { type HouseStyle, replacementSchema } from "../../core/house/style.ts";
 import { count } from "../parts/words.ts";
-import type { ChangeStyle } from "./House.tsx";
+import type { ChangeStyle } from "./change-style.ts";
 
 /** Habitual slips and what is put in their place. */
 export function ReplacementsPart({ style, change }: { style: HouseStyle; change: ChangeStyle }) {

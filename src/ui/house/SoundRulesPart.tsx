@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { type HouseStyle, soundRuleSchema } from "../../core/house/style.ts";
-import type { ChangeStyle } from "./House.tsx";
+import type { ChangeStyle } from "./change-style.ts";
 
 /** Letters that the person types by ear, and the letters they may stand for. */
 export function SoundRulesPart({ style, change }: { style: HouseStyle; change: ChangeStyle }) {

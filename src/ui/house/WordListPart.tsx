@@ -1,8 +1,9 @@
 import { useMemo, useState } from "react";
 import { HOUSE, type HouseStyle, type ListedWord, PERSONAL } from "../../core/house/style.ts";
 import { Modal } from "../parts/Modal.tsx";
+import { SearchField } from "../parts/SearchField.tsx";
 import { count, figure, when } from "../parts/words.ts";
-import type { ChangeStyle } from "./House.tsx";
+import type { ChangeStyle } from "./change-style.ts";
 import { useWordCounts } from "./use-word-counts.ts";
 
 interface WordListPartProps {
@@ -57,16 +58,7 @@ export function WordListPart({ style, list, title, change, onGone }: WordListPar
       <div className="mt-5 flex items-end gap-6">
         <AddWord style={style} list={list} change={change} />
         <span className="grow" />
-        <label>
-          <span className="sr-only">Find a word or note</span>
-          <input
-            type="search"
-            className="w-48 border-b border-faint bg-transparent py-1.5"
-            placeholder="Find a word or note"
-            value={search}
-            onChange={(event) => setSearch(event.target.value)}
-          />
-        </label>
+        <SearchField label="Find a word or note" value={search} onChange={setSearch} />
         <label className="text-soft">
           Counted in{" "}
           <select

@@ -9,6 +9,7 @@ import { NotKept } from "../../store/failure.ts";
 import { changeStyle, readStyle } from "../../store/house.ts";
 import { readDecisions } from "../../store/ledger.ts";
 import { listShelf } from "../../store/shelf.ts";
+import { SearchField } from "../parts/SearchField.tsx";
 import { SiteHeader } from "../parts/SiteHeader.tsx";
 import { saveFile } from "../parts/save-file.ts";
 import { count, figure, when } from "../parts/words.ts";
@@ -143,16 +144,7 @@ export function LedgerScreen({ nonce }: { nonce: string }) {
                   </option>
                 ))}
               </Choice>
-              <label>
-                <span className="sr-only">Find in the ledger</span>
-                <input
-                  type="search"
-                  className="w-52 border-b border-faint bg-transparent py-1.5"
-                  placeholder="Find in the ledger"
-                  value={search}
-                  onChange={(event) => setSearch(event.target.value)}
-                />
-              </label>
+              <SearchField label="Find in the ledger" value={search} onChange={setSearch} />
             </div>
             {rows && shown.length === 0 ? (
               <p className="pt-6 text-soft">

@@ -7,6 +7,7 @@ import { readStyle } from "../../store/house.ts";
 import { deleteDocument, listShelf, type ShelfRecord, updateRecord } from "../../store/shelf.ts";
 import { connectProofreader } from "../../worker/connect.ts";
 import { keepPagesOffline } from "../parts/offline.ts";
+import { SearchField } from "../parts/SearchField.tsx";
 import { SiteHeader } from "../parts/SiteHeader.tsx";
 import { useFileDrop } from "../parts/use-file-drop.ts";
 import { shelveDemo } from "./demo.ts";
@@ -107,16 +108,7 @@ export function Shelf({ nonce }: { nonce: string }) {
             <h1 className="font-book text-[28px] leading-tight font-semibold">Shelf</h1>
             <p className="mt-1 text-soft">{aboutOf(records)}</p>
           </div>
-          <label>
-            <span className="sr-only">Find a title</span>
-            <input
-              type="search"
-              className="w-60 border-b border-faint bg-transparent py-1.5"
-              placeholder="Find a title"
-              value={search}
-              onChange={(event) => setSearch(event.target.value)}
-            />
-          </label>
+          <SearchField label="Find a title" value={search} onChange={setSearch} />
           <button type="button" className="button-plain" onClick={() => setPasting(true)}>
             Paste text
           </button>

@@ -1,6 +1,7 @@
 import type { Span, SpanKind, Story } from "../../manuscript/model.ts";
 import { LINE_SEPARATOR, OBJECT_CHARACTER } from "../../manuscript/model.ts";
 import { FormatProblem, MOST_BLOCKS, tooMuch } from "../problem.ts";
+import { columnLetters } from "../sheet.ts";
 import { decodeWithOffsets } from "../xml/entities.ts";
 import { attribute, scanXml, type XmlHandler } from "../xml/scan.ts";
 import type { Insertion, Part, Piece, Run, SourceBlock } from "./source.ts";
@@ -658,13 +659,4 @@ function tableCell(table: OpenTable): SourceBlock["cell"] {
     column,
     columns: table.column,
   };
-}
-
-/** A for 0, Z for 25, AA for 26. */
-function columnLetters(column: number): string {
-  let letters = "";
-  for (let rest = column + 1; rest > 0; rest = Math.floor((rest - 1) / 26)) {
-    letters = String.fromCharCode(65 + ((rest - 1) % 26)) + letters;
-  }
-  return letters;
 }

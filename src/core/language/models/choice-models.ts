@@ -1,7 +1,7 @@
-import { z } from "zod";
 import { isForeign } from "../phrases/foreign.ts";
 import type { Syntax } from "../phrases/syntax.ts";
 import { PAST, PRESENT, THIRD, type WordTable } from "../words/words.ts";
+import { type ChoiceModel, headerSchema } from "./choice-model.ts";
 import { type Around, fitOf, fitOfEnd, idsAround } from "./fit.ts";
 import { ownerForm } from "./mark-slots.ts";
 import { NounHabits } from "./noun-habits.ts";
@@ -25,29 +25,6 @@ import type { Trigrams } from "./trigrams.ts";
 export const CHOICES_MAGIC = 0x43485244;
 /** Weights are stored as whole numbers, this many to 1. */
 export const WEIGHT_SCALE = 24;
-
-const modelSchema = z.object({
-  /**
-   * What is chosen between: words of a set, verbs by number, forms of a verb, articles, the end of
-   * a sentence or none, plurals and owners.
-   */
-  kind: z.enum(["words", "number", "form", "article", "stop", "owner"]),
-  /** The words, or the names of the forms. */
-  classes: z.array(z.string()).min(2),
-  /** For each class, how far ahead another must be where this one stands; null never marks. */
-  thresholds: z.array(z.number().nullable()),
-  /** The same for a doubtful mark. */
-  doubts: z.array(z.number().nullable()),
-  /** How much a unit of the trigram model's log10 adds. */
-  trigram: z.number(),
-});
-const headerSchema = z.object({
-  models: z.array(modelSchema),
-  /** Of each model's weights. */
-  sizes: z.array(z.object({ features: z.number(), keyBytes: z.number(), weights: z.number() })),
-});
-export type ChoiceModel = z.infer<typeof modelSchema>;
-export type ChoicesHeader = z.infer<typeof headerSchema>;
 
 /** A class that fits a place better than what stands there. */
 export interface BetterChoice extends Slot {

@@ -4,7 +4,7 @@ import type { Syntax } from "../phrases/syntax.ts";
 import { TAG, TAG_SETS, tagSet } from "../tags/tag-sets.ts";
 import { VERB } from "../words/lexicon.ts";
 import { BARE, ING, PARTICIPLE, PAST, PRESENT, THIRD, type WordTable } from "../words/words.ts";
-import type { ChoiceModel } from "./choice-models.ts";
+import type { ChoiceModel } from "./choice-model.ts";
 import { mayOpen, ownerFeatures, ownerUnits, stopFeatures } from "./mark-slots.ts";
 import type { NounHabits } from "./noun-habits.ts";
 import { articleOf } from "./noun-record.ts";

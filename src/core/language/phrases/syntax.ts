@@ -3,6 +3,7 @@ import { TAG, TAG_SETS } from "../tags/tag-sets.ts";
 import type { Sentence } from "../text/sentences.ts";
 import type { Unit } from "../text/units.ts";
 import type { Word } from "../words/words.ts";
+import { BE, HAVE } from "./auxiliaries.ts";
 
 /**
  * The shallow phrase layer of one block: noun groups with head and number, verb groups with tense
@@ -195,8 +196,6 @@ function opens(text: string, at: number): boolean {
   return /[\s(“"—-]/.test(text[at - 1] ?? " ") && /\p{L}/u.test(text[at + 1] ?? "");
 }
 
-const HAVE = new Set(["have", "has", "had", "having", "'ve"]);
-const BE = new Set("be am is are was were been being 'm 're".split(" "));
 const DO = new Set(["do", "does", "did"]);
 
 /** A verb group that begins here: "has not been read", "to read", "reading". */

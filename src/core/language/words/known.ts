@@ -1,5 +1,4 @@
 import type { Variety } from "../../manuscript/model.ts";
-import type { Language } from "../analysis.ts";
 import { mayBeMonth } from "./days-and-months.ts";
 import { type IrregularForms, lemmasOf, regularForms } from "./lemmas.ts";
 import { ADJECTIVE, ALL_VARIETIES, type Lexicon, VARIETY_BITS } from "./lexicon.ts";
@@ -61,7 +60,10 @@ const DERIVED_BASE = 4;
  * Whether a lower-case word is built from a known word: by a prefix or suffix that any word takes,
  * or by regular inflection where the language has no irregular form.
  */
-export function isDerived(word: string, { lexicon, irregular }: Language): boolean {
+export function isDerived(
+  word: string,
+  { lexicon, irregular }: { lexicon: Lexicon; irregular: IrregularForms },
+): boolean {
   if (isInflected(word, lexicon, irregular)) return true;
   const isBase = (base: string) =>
     base.length >= DERIVED_BASE && lexicon.varieties(base) > 0 && !lexicon.isRare(base);

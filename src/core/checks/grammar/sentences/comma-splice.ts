@@ -70,10 +70,7 @@ export const commaSplice = markCheck({
       )
         continue;
       // The more it rains, the more; half questions; short pairs for effect.
-      if (
-        words[from]?.form === "the" &&
-        /^(?:more|less|better|longer|JJR)$/.test(words[from + 1]?.form ?? "")
-      )
+      if (words[from]?.form === "the" && (tags[from + 1] === TAG.JJR || tags[from + 1] === TAG.RBR))
         continue;
       if (finiteIn(syntax, from, comma).length > 1) continue;
       if (

@@ -3,6 +3,7 @@ import { formOf } from "../../../language/models/choice-models.ts";
 import { fitOf, idsAround } from "../../../language/models/fit.ts";
 import { unitBefore } from "../../../language/models/slots.ts";
 import type { Trigrams } from "../../../language/models/trigrams.ts";
+import { BE, HAVE } from "../../../language/phrases/auxiliaries.ts";
 import { type Syntax, written } from "../../../language/phrases/syntax.ts";
 import { TAG, TAG_SETS, tagSet } from "../../../language/tags/tag-sets.ts";
 import { ADJECTIVE, ADVERB, NAME, NOUN, VERB } from "../../../language/words/lexicon.ts";
@@ -119,9 +120,6 @@ function mayBeNoun({ words }: Syntax, unit: number, table: WordTable): boolean {
   const { form = "", traits = 0 } = words[unit] ?? {};
   return (traits & NOUN) !== 0 && table.verb(form) === form;
 }
-
-const HAVE = new Set(["have", "has", "had", "'ve"]);
-const BE = new Set(["is", "are", "was", "were", "been", "being", "am"]);
 
 function governor(syntax: Syntax, unit: number): string {
   return written(syntax, Math.max(0, unitBefore(syntax, unit)));

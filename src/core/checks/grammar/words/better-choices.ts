@@ -1,5 +1,6 @@
 import type { Language } from "../../../language/analysis.ts";
-import type { BetterChoice, ChoiceModel } from "../../../language/models/choice-models.ts";
+import type { ChoiceModel } from "../../../language/models/choice-model.ts";
+import type { BetterChoice } from "../../../language/models/choice-models.ts";
 import type { Syntax } from "../../../language/phrases/syntax.ts";
 
 export interface Better extends BetterChoice {
