@@ -35,6 +35,7 @@ import {
   wordNetNames,
   wordNetTraits,
 } from "./corpus/wordnet.ts";
+import { recordInputs } from "./inputs.ts";
 
 /** Builds data/lexicon.bin and data/irregular.txt from the packages that data/README.md names. */
 const FOLDER = path.resolve(import.meta.dirname, "../data");
@@ -253,6 +254,7 @@ const bytes = Buffer.concat([
 mkdirSync(FOLDER, { recursive: true });
 writeFileSync(path.join(FOLDER, "lexicon.bin"), bytes);
 writeFileSync(path.join(FOLDER, "irregular.txt"), irregular);
+recordInputs("lexicon.bin", "irregular.txt");
 console.log(
   `${ordered.length} words, ${bytes.length} bytes; irregular forms ${irregular.length} bytes`,
 );

@@ -6,6 +6,7 @@ import { SUBJECTS, type Subject } from "../src/core/house/subjects.ts";
 import { htmlFiles, MANUALS, readPage } from "./corpus/manuals.ts";
 import { scowlWords } from "./corpus/scowl.ts";
 import { WORDNET_PARTS, wordNetLines } from "./corpus/wordnet.ts";
+import { recordInputs } from "./inputs.ts";
 
 /**
  * Builds data/subjects: words of a subject that the lexicon does not know, from the subject pointers
@@ -158,5 +159,6 @@ for (const { id } of SUBJECTS) {
   }
   const text = [...list].sort().join("\n");
   writeFileSync(path.join(FOLDER, `${id}.txt`), text);
+  recordInputs(`subjects/${id}.txt`);
   console.log(`${id}: ${list.size} words, ${text.length} bytes`);
 }

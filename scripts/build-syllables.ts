@@ -3,6 +3,7 @@ import path from "node:path";
 import { dictionary } from "cmu-pronouncing-dictionary";
 import { syllable } from "syllable";
 import { loadLanguage } from "../src/command/checking.ts";
+import { recordInputs } from "./inputs.ts";
 
 /**
  * Builds data/syllables.txt: words of the lexicon that the `syllable` package counts otherwise than
@@ -19,4 +20,5 @@ for (const [word, sounds] of Object.entries(dictionary)) {
 }
 const text = lines.sort().join("\n");
 writeFileSync(path.resolve(import.meta.dirname, "../data/syllables.txt"), text);
+recordInputs("syllables.txt");
 console.log(`${lines.length} of ${all} words, ${text.length} bytes`);

@@ -9,6 +9,7 @@ import {
 } from "../src/core/language/models/trigrams.ts";
 import { Lexicon } from "../src/core/language/words/lexicon.ts";
 import { readTrigramModel } from "./corpus/trigram-model.ts";
+import { recordInputs } from "./inputs.ts";
 
 /**
  * Builds data/pairs.bin and data/triples.bin from the trigram model of Debian's package
@@ -159,6 +160,7 @@ const triples = Buffer.concat([
 ]);
 writeFileSync(path.join(FOLDER, "pairs.bin"), pairs);
 writeFileSync(path.join(FOLDER, "triples.bin"), triples);
+recordInputs("pairs.bin", "triples.bin");
 console.log(
   `${kept.length} pairs in ${pairs.length} bytes, ${all.length} triples in ${triples.length}`,
 );

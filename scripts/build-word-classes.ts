@@ -2,6 +2,7 @@ import { readFileSync, writeFileSync } from "node:fs";
 import path from "node:path";
 import { Trigrams } from "../src/core/language/models/trigrams.ts";
 import { readTrigramModel } from "./corpus/trigram-model.ts";
+import { recordInputs } from "./inputs.ts";
 import { seeded } from "./seeded.ts";
 
 /**
@@ -185,6 +186,7 @@ for (let round = 0; round < ROUNDS; round++) {
   if (moved === 0) break;
 }
 writeFileSync(path.join(DATA, "word-classes.bin"), assigned);
+recordInputs("word-classes.bin");
 if (process.argv.includes("--show")) {
   for (let one = 1; one <= CLASSES; one++) {
     const own = members.filter((word) => assigned[word] === one);

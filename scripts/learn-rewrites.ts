@@ -3,6 +3,7 @@ import path from "node:path";
 import { differences } from "../src/core/language/corrections/edit-cost.ts";
 import { rewriteKeys } from "../src/core/language/corrections/rewrites.ts";
 import { misspellingPairs } from "./corpus/misspellings.ts";
+import { recordInputs } from "./inputs.ts";
 
 /** Counts data/rewrites.txt on the tuning part of the published misspellings. */
 
@@ -47,5 +48,6 @@ export function countRewrites(pairs: readonly { wrong: string; right: string }[]
 if (process.argv[1] === import.meta.filename) {
   const text = countRewrites(misspellingPairs("tune"));
   writeFileSync(path.resolve(import.meta.dirname, "../data/rewrites.txt"), text);
+  recordInputs("rewrites.txt");
   console.log(`${text.split("\n").length} lines, ${text.length} bytes`);
 }

@@ -42,6 +42,7 @@ import { TAG } from "../src/core/language/tags/tag-sets.ts";
 import { FORMS } from "../src/core/language/words/words.ts";
 import { chooseThresholds, type Judged, type Margin } from "./choose-thresholds.ts";
 import { readSentence, trainingSentences } from "./corpus/sentences.ts";
+import { recordInputs } from "./inputs.ts";
 import { SubjectLearner } from "./learn-subjects.ts";
 import { seeded } from "./seeded.ts";
 
@@ -710,7 +711,11 @@ function writeModels({ proseWords, models: learned, lexical }: Kept): void {
   header.writeUInt32LE(CHOICES_MAGIC, 0);
   header.writeUInt32LE(text.length, 4);
   const parts = [header, text, ...packed.map(({ bytes }) => bytes), lexical];
-  writeFileSync(path.join(DATA, "choices.bin"), Buffer.concat(parts));
+  const whole = Buffer.concat(parts);
+  const half = Math.floor(whole.length / 2);
+  writeFileSync(path.join(DATA, "choices-1.bin"), whole.subarray(0, half));
+  writeFileSync(path.join(DATA, "choices-2.bin"), whole.subarray(half));
+  recordInputs("choices-1.bin", "choices-2.bin");
   console.log(`${parts.reduce((sum, part) => sum + part.length, 0)} bytes`);
 }
 

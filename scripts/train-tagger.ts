@@ -17,6 +17,7 @@ import {
 import { TAGS } from "../src/core/language/tags/tags.ts";
 import { Lexicon } from "../src/core/language/words/lexicon.ts";
 import { type BrownText, brownTexts } from "./corpus/brown.ts";
+import { recordInputs } from "./inputs.ts";
 
 /**
  * Trains data/tagger.bin on the training part of the Brown corpus; with `--final` on the tuning
@@ -296,6 +297,7 @@ const learned = train(sentences, classes);
 const bytes = pack(learned, classes);
 const file = path.resolve(import.meta.dirname, "../data/tagger.bin");
 writeFileSync(file, bytes);
+recordInputs("tagger.bin");
 
 /** Share of the tags right on the trying part, in per cent. */
 function accuracy(bytes: Buffer): string {

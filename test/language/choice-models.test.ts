@@ -17,7 +17,7 @@ import { loadLanguage } from "../support/language.ts";
 import { seeded } from "../support/random.ts";
 
 const language = loadLanguage();
-const file = path.resolve(import.meta.dirname, "../../data/choices.bin");
+const file = path.resolve(import.meta.dirname, "../../data/choices-1.bin");
 
 function better(text: string): string[] {
   const { choices, trigrams } = language;

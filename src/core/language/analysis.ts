@@ -73,6 +73,17 @@ export interface GrammarParts {
   choices: Uint8Array | null;
 }
 
+/** A file that is kept in several, put together. */
+export function joinedBytes(parts: readonly Uint8Array[]): Uint8Array {
+  const whole = new Uint8Array(parts.reduce((length, part) => length + part.length, 0));
+  let at = 0;
+  for (const part of parts) {
+    whole.set(part, at);
+    at += part.length;
+  }
+  return whole;
+}
+
 /** The language data of the spelling pass. */
 export function baseLanguage(parts: BaseParts): Language {
   const words = new WordTable(parts.lexicon, parts.irregular);
