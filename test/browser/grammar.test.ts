@@ -61,7 +61,7 @@ function chosenExamples(pass: Pass): { wrong: string; right: string }[] {
   };
   let chosen = CHECKS.filter((check) => check.pass === pass).flatMap(({ id, examples }) => {
     for (const example of examples) {
-      if (!("wrong" in example) || marksOf(example.right).length > 0) continue;
+      if (!("right" in example) || marksOf(example.right).length > 0) continue;
       const marks = marksOf(example.wrong);
       if (marks.length === 1 && marks[0]?.rule === id) return [example];
     }

@@ -9,7 +9,9 @@ for (const check of CHECKS) {
     test("says what, why and on what ground", () => {
       assert.match(check.id, /^[a-z]+\/[a-z-]+$/);
       assert.ok(check.why.length > 40 && check.source.length > 5 && check.code.length <= 4);
-      assert.ok(check.examples.length >= (check.pass === "spelling" ? 3 : 1));
+      assert.ok(check.examples.length >= (check.pass === "spelling" ? 3 : 2));
+      assert.ok(check.examples.some((one) => "wrong" in one));
+      assert.ok(check.examples.some((one) => "leave" in one));
     });
 
     for (const example of check.examples) {
@@ -22,6 +24,11 @@ for (const check of CHECKS) {
             marks.map(({ rule, text }) => `${rule}: ${text}`),
             [],
           );
+        });
+      } else if ("marked" in example) {
+        test(`marks “${example.marked}” in: ${example.wrong}`, () => {
+          const own = marksOf(example.wrong).find(({ rule }) => rule === check.id);
+          assert.equal(own?.text, example.marked);
         });
       } else {
         test(`makes “${example.right}” of “${example.wrong}”`, () => {

@@ -9,8 +9,14 @@ export type Weight = "fix" | "settle" | "weigh";
 export const APPETITES = ["all", "sure", "off"] as const;
 export type Appetite = (typeof APPETITES)[number];
 
-/** Shows what a check does: wrong and right, or a sentence it leaves alone. */
-export type Example = { wrong: string; right: string } | { leave: string };
+/**
+ * Shows what a check does: wrong and right; wrong with the part that is marked, where no correction fits
+ * every case; or a sentence it leaves alone.
+ */
+export type Example =
+  | { wrong: string; right: string }
+  | { wrong: string; marked: string }
+  | { leave: string };
 
 /** What is told of a check, which a screen shows without its logic. Its examples are its tests too. */
 export interface Card {

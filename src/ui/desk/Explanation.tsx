@@ -7,7 +7,7 @@ const EXAMPLES = 3;
 /** Behind “Why”: the rule, wrong and right beside each other, where the rule comes from. */
 export function Explanation({ check }: { check: Card }) {
   const [open, setOpen] = useState(false);
-  const pairs = check.examples.flatMap((one) => ("wrong" in one ? [one] : [])).slice(0, EXAMPLES);
+  const wrong = check.examples.flatMap((one) => ("wrong" in one ? [one] : [])).slice(0, EXAMPLES);
   const left = check.examples.find((one) => "leave" in one);
   return (
     <>
@@ -22,10 +22,16 @@ export function Explanation({ check }: { check: Card }) {
       {open ? (
         <span className="mt-2 block max-w-[60ch] border-l border-rule pl-3">
           <b className="font-semibold">{check.title}.</b> {check.why}
-          {pairs.map(({ wrong, right }) => (
-            <span key={wrong} className="mt-1.5 block font-book leading-snug">
-              <span className="line-through decoration-faint">{wrong}</span>
-              <span className="block">{right}</span>
+          {wrong.map((one) => (
+            <span key={one.wrong} className="mt-1.5 block font-book leading-snug">
+              {"right" in one ? (
+                <>
+                  <span className="line-through decoration-faint">{one.wrong}</span>
+                  <span className="block">{one.right}</span>
+                </>
+              ) : (
+                <Marked {...one} />
+              )}
             </span>
           ))}
           {left && "leave" in left ? (
@@ -46,6 +52,18 @@ export function Explanation({ check }: { check: Card }) {
           </span>
         </span>
       ) : null}
+    </>
+  );
+}
+
+/** A sentence with the part that is marked, where no one correction fits. */
+function Marked({ wrong, marked }: { wrong: string; marked: string }) {
+  const at = wrong.indexOf(marked);
+  return (
+    <>
+      {wrong.slice(0, at)}
+      <span className="border-b-2 border-dotted border-pen bg-tint">{marked}</span>
+      {wrong.slice(at + marked.length)}
     </>
   );
 }

@@ -59,7 +59,10 @@ export const cliche: Card = {
   title: "Worn phrase",
   why: "The phrase has been used so often that nobody sees the picture in it any more. Say what is meant, or find a picture of your own.",
   source: "common practice; the list is data/phrases/cliches.txt",
-  examples: [{ leave: "They saw an iceberg, and its tip was white." }],
+  examples: [
+    { wrong: "The new gauge is a breath of fresh air.", marked: "a breath of fresh air" },
+    { leave: "They saw an iceberg, and its tip was white." },
+  ],
   aPage: 3,
 };
 
@@ -87,7 +90,10 @@ export const vague: Card = {
   title: "Vague word",
   why: "“Various factors”, “a number of issues”, “somewhat”: the reader asks which, and how many. A name or a number answers.",
   source: "common practice; the list is data/phrases/vague.txt",
-  examples: [{ leave: "Some of the factors are listed: wind, rain and frost." }],
+  examples: [
+    { wrong: "It depends on a number of factors.", marked: "a number of factors" },
+    { leave: "Some of the factors are listed: wind, rain and frost." },
+  ],
   aPage: 3,
 };
 
@@ -114,7 +120,10 @@ export const closeRepetition: Card = {
   title: "Word repeated close by",
   why: "An uncommon word that comes back within a line or two catches the ear. A term that the text is about should be repeated; others can be varied or left out.",
   source: "common practice",
-  examples: [{ leave: "It was high, and it was wide, and it was old." }],
+  examples: [
+    { wrong: "A violent gale met a violent tide.", marked: "violent" },
+    { leave: "It was high, and it was wide, and it was old." },
+  ],
   aPage: 3,
 };
 
@@ -126,7 +135,14 @@ export const overusedWord: Card = {
   title: "Word used very often",
   why: "The word comes back far more often than in other texts. The subject of the text has to; a favourite word has not. The places stand under Occurrences, other words in the word entry.",
   source: "common practice; usual frequencies as in data/README.md",
-  examples: [{ leave: "The tide turned." }],
+  examples: [
+    {
+      wrong:
+        "It carefully rose. We carefully read it, carefully wrote it down and carefully left. They carefully came and carefully looked.",
+      marked: "carefully",
+    },
+    { leave: "The tide turned." },
+  ],
 };
 
 export const passiveSection: Card = {
@@ -138,7 +154,14 @@ export const passiveSection: Card = {
   why: "Now and then the passive is the better choice. Where nearly every other verb is passive, the reader no longer knows who does what.",
   source:
     "common practice; the limit of four verbs in ten is a convention of plain-language guides",
-  examples: [{ leave: "The log was read. The keeper shut the door." }],
+  examples: [
+    {
+      wrong:
+        "The log was read. The door was shut. The lamp was lit. The float was lifted. The chain was cut. The well was cleaned. The roof was mended. The key was lost. The plan was drawn. The boat was sold. The rope was tied. The bill was paid.",
+      marked: "was read",
+    },
+    { leave: "The log was read. The keeper shut the door." },
+  ],
 };
 
 export const passiveWithAgent: Card = {
@@ -243,7 +266,14 @@ export const longSentence: Card = {
   title: "Long sentence",
   why: "Beyond some forty words most readers go back to the start. A full stop in the middle, or a list, helps.",
   source: "common practice; the limit of 40 words is a convention of plain-language guides",
-  examples: [{ leave: "A short sentence stands here." }],
+  examples: [
+    {
+      wrong:
+        "The keeper who had the log in those years wrote that the water in the well rose with the tide in the harbour, that the float was stuck more than once in the winter, and that nobody in the office by the quay answered the letters in which he asked for a new chain.",
+      marked: "The keeper who had the",
+    },
+    { leave: "A short sentence stands here." },
+  ],
   aPage: 2,
 };
 
@@ -255,7 +285,13 @@ export const nounString: Card = {
   title: "String of nouns",
   why: "Each noun in a row makes the reader guess anew which belongs to which. Little words (of, for, in) say it.",
   source: "common practice",
-  examples: [{ leave: "The gauge house door was shut." }],
+  examples: [
+    {
+      wrong: "We read the tide gauge house roof repair plan.",
+      marked: "tide gauge house roof repair plan",
+    },
+    { leave: "The gauge house door was shut." },
+  ],
   aPage: 2,
 };
 
@@ -267,5 +303,8 @@ export const sameOpening: Card = {
   title: "Sentences that begin alike",
   why: "Three sentences in a row with the same first word sound like a list. Where it is meant, let it stand.",
   source: "common practice",
-  examples: [{ leave: "It rained. The tide rose. It fell." }],
+  examples: [
+    { wrong: "He read the log. He shut the door. He went home.", marked: "He" },
+    { leave: "It rained. The tide rose. It fell." },
+  ],
 };

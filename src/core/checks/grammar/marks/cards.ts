@@ -147,6 +147,7 @@ export const unpaired: Card = {
   why: "What is opened is closed. A quotation that runs over several paragraphs opens each and closes only the last.",
   source: "common practice",
   examples: [
+    { wrong: "The gauge (see the plan is shut.", marked: "(" },
     { leave: "The gauge (see the plan) is “shut”." },
     { leave: "a) read it, b) write it; “He ran on" },
     { leave: "It lies between 3 (inclusive) and 5." },

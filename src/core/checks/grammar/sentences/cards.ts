@@ -87,6 +87,7 @@ export const danglingOpening: Card = {
   why: "A phrase such as “Walking along the quay,” belongs to the subject that follows. Here that is a thing that did not walk.",
   source: "common practice",
   examples: [
+    { wrong: "Walking along the quay, the lamp was seen by us.", marked: "Walking along the quay" },
     { leave: "Walking along the quay, we saw the lamp." },
     { leave: "Using a lamp, the keeper read the gauge." },
     { leave: "Considering the hour, the tide was high." },
