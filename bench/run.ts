@@ -1,6 +1,7 @@
 import { benchBrowser } from "./browser.ts";
 import { benchChance } from "./chance.ts";
 import { benchCore } from "./core.ts";
+import { benchDesk } from "./desk.ts";
 import { benchFalseAlarms } from "./false-alarms.ts";
 import { benchGrammar } from "./grammar.ts";
 import { benchHostile } from "./hostile.ts";
@@ -12,7 +13,7 @@ import { benchPipeline } from "./pipeline.ts";
 import { benchQuality } from "./quality.ts";
 import { benchSameMarks } from "./same-marks.ts";
 
-/** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, grammar, paragraphs, hostile, browser, kills, chance. */
+/** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, grammar, paragraphs, hostile, same, desk, browser, kills, chance. */
 const parts: Record<string, () => unknown> = {
   core: benchCore,
   pipeline: benchPipeline,
@@ -26,6 +27,7 @@ const parts: Record<string, () => unknown> = {
   paragraphs: benchLongParagraphs,
   hostile: benchHostile,
   same: benchSameMarks,
+  desk: benchDesk,
   browser: benchBrowser,
   kills: benchKills,
   chance: benchChance,

@@ -105,7 +105,7 @@ describe("the marks on the desk", () => {
     const typed = [{ from: 0, to: 0, insert: "So " }];
     shift(typed);
     assert.deepEqual(
-      made.open(settled, [typed]).map(({ from }) => from),
+      made.openOf(made.all(), settled, [typed]).map(({ from }) => from),
       [3, 24],
     );
   });
@@ -117,11 +117,11 @@ describe("the marks on the desk", () => {
     const settled = new SettledPlaces();
     settled.add({ ...entry, seq: 1, scope: "here", marks: [anchor], edits: [], inverse: [] });
     assert.deepEqual(
-      made.open(settled).map(({ from }) => from),
+      made.openOf(made.all(), settled).map(({ from }) => from),
       [0, 21],
     );
     settled.add({ ...entry, seq: 2, scope: "everywhere", marks: [anchor], edits: [], inverse: [] });
-    assert.deepEqual(made.open(settled), []);
+    assert.deepEqual(made.openOf(made.all(), settled), []);
   });
 
   test("and groups and tables are the latest told; a whole report leaves nothing of those before", () => {

@@ -1,4 +1,4 @@
-import { PASSES } from "../../core/checks/card.ts";
+import { PASSES, type Pass } from "../../core/checks/card.ts";
 import type { CheckSettings } from "../../core/engine/mark.ts";
 import type { Decision } from "../../core/ledger/decision.ts";
 import type { Edit } from "../../core/manuscript/model.ts";
@@ -128,14 +128,15 @@ export class DeskCore {
 
   /** Publishes the open marks and has the changed ones drawn. */
   refresh(blocks: "all" | readonly number[]): void {
-    const openOfAll = this.copy.openMarks().filter(({ mark }) => !mark.follows);
     const all = this.copy.reported.all().filter(({ mark }) => !mark.follows);
+    const openOfAll = this.copy.openMarks(all);
     const corrected = this.copy.correctedByPass();
+    const found = countByPass(all);
+    const left = countByPass(openOfAll);
     const passes = Object.fromEntries(
       PASSES.map((pass) => {
-        const of = (places: readonly PlacedMark[]) =>
-          places.filter(({ mark }) => mark.pass === pass).length;
-        return [pass, { open: of(openOfAll), total: of(all) + (corrected.get(pass) ?? 0) }];
+        const total = (found.get(pass) ?? 0) + (corrected.get(pass) ?? 0);
+        return [pass, { open: left.get(pass) ?? 0, total }];
       }),
     ) as DeskState["passes"];
     const { pass } = this.state;
@@ -157,4 +158,10 @@ export class DeskCore {
     }
     return this.checking.edit(edits);
   }
+}
+
+function countByPass(places: readonly PlacedMark[]): Map<Pass, number> {
+  const counts = new Map<Pass, number>();
+  for (const { mark } of places) counts.set(mark.pass, (counts.get(mark.pass) ?? 0) + 1);
+  return counts;
 }

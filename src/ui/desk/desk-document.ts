@@ -87,8 +87,8 @@ export class DeskDocument {
   }
 
   /** Marks that nothing has settled. */
-  openMarks(): PlacedMark[] {
-    return this.reported.open(this.settled, this.typed);
+  openMarks(all: readonly PlacedMark[] = this.reported.all()): PlacedMark[] {
+    return this.reported.openOf(all, this.settled, this.typed);
   }
 
   /** Something was typed that is no decision yet. */

@@ -88,27 +88,34 @@ export class Reported {
   }
 
   /**
-   * Marks that no standing decision has settled, in reading order. `since` are the steps made after
-   * the text that the settled places lie in.
+   * Of these marks those that no standing decision has settled. `since` are the steps made after the
+   * text that the settled places lie in.
    */
-  open(settled: SettledPlaces, since: readonly (readonly Edit[])[] = []): PlacedMark[] {
-    const places = new Set(
-      settled.places().map(({ anchor, from, to }) => {
-        const now = since.reduce(
-          (range, edits) => ({
-            from: mapPosition(range.from, edits, "after"),
-            to: mapPosition(range.to, edits, "before"),
-          }),
-          { from, to },
-        );
-        return `${anchor.rule}@${now.from}-${now.to}:${anchor.text}`;
-      }),
-    );
-    return this.all().filter(
-      ({ mark, from, to }) =>
-        !settled.standsEverywhere(mark.rule, mark.text) &&
-        !places.has(`${mark.rule}@${from}-${to}:${mark.text}`),
-    );
+  openOf(
+    marks: readonly PlacedMark[],
+    settled: SettledPlaces,
+    since: readonly (readonly Edit[])[] = [],
+  ): PlacedMark[] {
+    // Looked up by where they begin: most marks begin where nothing is settled.
+    const places = new Map<number, { to: number; rule: string; text: string }[]>();
+    for (const { anchor, from, to } of settled.places()) {
+      const now = since.reduce(
+        (range, edits) => ({
+          from: mapPosition(range.from, edits, "after"),
+          to: mapPosition(range.to, edits, "before"),
+        }),
+        { from, to },
+      );
+      const place = { to: now.to, rule: anchor.rule, text: anchor.text };
+      places.set(now.from, [...(places.get(now.from) ?? []), place]);
+    }
+    return marks.filter(({ mark, from, to }) => {
+      if (settled.standsEverywhere(mark.rule, mark.text)) return false;
+      const here = places.get(from);
+      return !here?.some(
+        (place) => place.to === to && place.rule === mark.rule && place.text === mark.text,
+      );
+    });
   }
 }
 
