@@ -75,6 +75,10 @@ try {
   await press(page, "ArrowUp");
   await settle(page);
   await shoot(page, "occurrences");
+  await page.keyboard.press("b");
+  await settle(page);
+  await shoot(page, "all-marks");
+  await page.keyboard.press("Escape");
   await press(page, "ArrowDown", "Enter", "s", "Enter", "Shift+S");
   await page.getByRole("button", { name: "Decisions" }).click();
   await settle(page);

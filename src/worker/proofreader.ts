@@ -1,7 +1,6 @@
 import { PASSES, type Pass } from "../core/checks/card.ts";
-import type { Choice } from "../core/checks/check.ts";
 import { Engine } from "../core/engine/engine.ts";
-import type { CheckSettings, Mark, Report } from "../core/engine/mark.ts";
+import type { CheckSettings, Mark, MarkChoice, Report } from "../core/engine/mark.ts";
 import {
   type Exported,
   type ExportRequest,
@@ -214,7 +213,7 @@ export class Proofreader {
   }
 
   /** Corrections for each mark, in order; null when nothing has been checked here. */
-  choices(marks: Mark[]): Choice[][] | null {
+  choices(marks: Mark[]): MarkChoice[][] | null {
     const { running } = this;
     return running && marks.map((mark) => running.engine.choices(mark));
   }

@@ -14,7 +14,7 @@ import { addCounts, type Counts, NO_COUNTS, subtractCounts } from "../readings/c
 import type { Examined } from "./examined.ts";
 import { Examiner } from "./examiner.ts";
 import { Findings } from "./findings.ts";
-import type { CheckSettings, Group, Mark, Report, Tables } from "./mark.ts";
+import type { CheckSettings, Group, Mark, MarkChoice, Report, Tables } from "./mark.ts";
 import { marksOf, sameMarks } from "./marks.ts";
 import { Pages } from "./pages.ts";
 
@@ -184,7 +184,14 @@ export class Engine {
   }
 
   /** The ways to mend a mark, worked out when asked for. Offsets in the block's text. */
-  choices(mark: Pick<Mark, "rule" | "block" | "from" | "to">): Choice[] {
+  choices(mark: Pick<Mark, "rule" | "block" | "from" | "to">): MarkChoice[] {
+    return this.choicesOf(mark).map((choice) => ({
+      ...choice,
+      variant: choice.label.toLowerCase(),
+    }));
+  }
+
+  private choicesOf(mark: Pick<Mark, "rule" | "block" | "from" | "to">): Choice[] {
     const check = checkById(mark.rule);
     if (check?.choose) {
       return check.choose(this.texts[mark.block] ?? "", mark, this.circumstances());

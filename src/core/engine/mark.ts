@@ -1,5 +1,5 @@
 import type { Appetite, Pass, Weight } from "../checks/card.ts";
-import type { Telling } from "../checks/check.ts";
+import type { Choice, Telling } from "../checks/check.ts";
 import type { Leave } from "../checks/leave.ts";
 import type { SoundRule } from "../language/corrections/corrections.ts";
 import type { Kind, Variety } from "../manuscript/model.ts";
@@ -22,6 +22,12 @@ export interface Mark {
   group: string;
   /** The group's first place stands for this one: it is listed there, and carries no mark. */
   follows: boolean;
+}
+
+/** A way to mend a mark, among the variants of its group. */
+export interface MarkChoice extends Choice {
+  /** What it comes to: the same for all places of the group, whatever capitals a place asks for. */
+  variant: string;
 }
 
 /** What to check, and how. */

@@ -28,7 +28,8 @@ export function Occurrences({ session }: { session: DeskSession }) {
   if (subject?.kind !== "mark") {
     return <p className="text-soft">Open a mark, and the places like it are listed here.</p>;
   }
-  const label = choices?.[Math.max(0, previewed)]?.label;
+  const choice = choices?.[Math.max(0, previewed)];
+  const label = choice?.label;
   const ticked = places.filter(({ mark }) => !unticked.has(mark.id));
   const rest = places.filter(({ mark }) => unticked.has(mark.id));
   const { text, blocks } = session.current();
@@ -69,12 +70,12 @@ export function Occurrences({ session }: { session: DeskSession }) {
         })}
       </ul>
       <div className="flex items-center gap-4 pt-3 text-[13px]">
-        {label ? (
+        {choice ? (
           <button
             type="button"
             className="button-plain"
             disabled={ticked.length === 0 || !state.shown || state.reading}
-            onClick={() => void session.deciding.correctAt(ticked, label)}
+            onClick={() => void session.deciding.correctAt(ticked, choice.variant)}
           >
             Correct {ticked.length} ticked
           </button>

@@ -1,5 +1,4 @@
-import type { Choice } from "../../core/checks/check.ts";
-import type { CheckSettings, Mark } from "../../core/engine/mark.ts";
+import type { CheckSettings, Mark, MarkChoice } from "../../core/engine/mark.ts";
 import type { Anchor } from "../../core/ledger/decision.ts";
 import { moveEdits } from "../../core/manuscript/edits.ts";
 import type { Edit } from "../../core/manuscript/model.ts";
@@ -20,39 +19,43 @@ export async function choicesFor(
   if (subject.kind === "mark") {
     const { mark, from } = subject.place;
     const [choices = []] = await choicesOf(worker, [mark]);
-    return choices.map(({ label, edits, note }) => ({
+    return choices.map(({ label, variant, edits, note }) => ({
       label,
+      variant,
       note,
       edits: moveEdits(edits, from - mark.from),
     }));
   }
   const { word, from, to } = subject.word;
   const near = await worker.wordsNear(word, settings, WORD_CHOICES);
-  return near.map((label) => ({ label, edits: [{ from, to, insert: label }] }));
+  return near.map((label) => ({
+    label,
+    variant: label.toLowerCase(),
+    edits: [{ from, to, insert: label }],
+  }));
 }
 
 /** Throws WorkerGone when the worker was started anew meanwhile and has checked nothing. */
-async function choicesOf(worker: ProofreaderLink, marks: Mark[]): Promise<Choice[][]> {
+async function choicesOf(worker: ProofreaderLink, marks: Mark[]): Promise<MarkChoice[][]> {
   const choices = await worker.choices(marks);
   if (choices === null) throw new WorkerGone(false);
   return choices;
 }
 
-/** The edits that make one correction at many places, and the places that have it to offer. */
+/** The edits that bring places of a group to one variant, and the places that have it to offer. */
 export async function correctionsOf(
   worker: ProofreaderLink,
   places: readonly PlacedMark[],
-  label: string,
+  variant: string,
 ): Promise<{ edits: Edit[]; marks: PlacedMark[] }> {
   const choices = await choicesOf(
     worker,
     places.map(({ mark }) => mark),
   );
-  const wanted = label.toLowerCase();
   const edits: Edit[] = [];
   const marks: PlacedMark[] = [];
   for (const [index, place] of places.entries()) {
-    const choice = choices[index]?.find((one) => one.label.toLowerCase() === wanted);
+    const choice = choices[index]?.find((one) => one.variant === variant);
     if (!choice) continue;
     edits.push(...moveEdits(choice.edits, place.from - place.mark.from));
     marks.push(place);

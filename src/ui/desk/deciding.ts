@@ -61,15 +61,15 @@ export class Deciding {
     const { subject, choices } = this.core.state;
     const choice = choices?.[index];
     if (!this.mayDecide || !subject || !choice) return;
-    if (everywhere) return this.correctAt(this.walk.twins(subject), choice.label);
+    if (everywhere) return this.correctAt(this.walk.twins(subject), choice.variant);
     const marks = subject.kind === "mark" ? [anchorOf(subject.place)] : [];
     await this.act(() => ({ act: "correct", scope: "here", marks, edits: choice.edits }));
   }
 
-  /** Makes the correction with this label at each of the marks. */
-  async correctAt(places: readonly PlacedMark[], label: string): Promise<void> {
+  /** Brings each of the marks to one variant, where it has that to offer. */
+  async correctAt(places: readonly PlacedMark[], variant: string): Promise<void> {
     await this.act(async () => {
-      const { edits, marks } = await correctionsOf(this.core.worker, places, label);
+      const { edits, marks } = await correctionsOf(this.core.worker, places, variant);
       if (marks.length === 0) return null;
       const scope = marks.length > 1 ? "everywhere" : "here";
       return { act: "correct", scope, marks: marks.map(anchorOf), edits };

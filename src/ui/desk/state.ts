@@ -22,6 +22,8 @@ export type Subject =
 /** A choice with its edits at their place in the document. */
 export interface PlacedChoice {
   label: string;
+  /** What it comes to in every place of its group. */
+  variant: string;
   edits: Edit[];
   /** What speaks for it. */
   note?: string | undefined;
