@@ -20,6 +20,8 @@ class StandIn {
   read = true;
   fails = 0;
   loses = false;
+  /** Whole checks that can't be had the data of the later passes. */
+  lacking = 0;
   checks = 0;
   private held: (() => void)[] | null = null;
 
@@ -49,7 +51,9 @@ class StandIn {
     for (const _ of this.engine.examineAll());
     this.revision = revision;
     deliver(this.update());
-    return this.update();
+    const unread = this.lacking > 0 ? (["grammar", "wording"] as const) : [];
+    this.lacking--;
+    return { ...this.update(), unread };
   }
 
   async edit(edits: readonly Edit[], revision: number): Promise<Update | "missed" | null> {
@@ -84,16 +88,20 @@ function open() {
   const worker = new StandIn();
   const copy = new DeskDocument(linesManuscript(TEXT), []);
   const said: string[] = [];
-  const checking = new Checking(worker as unknown as ConstructorParameters<typeof Checking>[0], {
-    copy: () => copy,
-    settings: () => settings,
-    file: () => ({ bytes: new Uint8Array(), name: "a.txt" }),
-    began: () => said.push("began"),
-    progressed: () => undefined,
-    delivered: (_, whole) => said.push(whole ? "whole" : "first"),
-    changed: () => said.push("changed"),
-    amiss: (sentence) => said.push(sentence),
-  });
+  const checking = new Checking(
+    worker as unknown as ConstructorParameters<typeof Checking>[0],
+    {
+      copy: () => copy,
+      settings: () => settings,
+      file: () => ({ bytes: new Uint8Array(), name: "a.txt" }),
+      began: () => said.push("began"),
+      progressed: () => undefined,
+      delivered: (_, whole) => said.push(whole ? "whole" : "first"),
+      changed: () => said.push("changed"),
+      amiss: (sentence) => said.push(sentence),
+    },
+    30,
+  );
   const marked = () => copy.openMarks().map(({ from, to }) => copy.text.slice(from, to));
   const type = (from: number, insert: string) => {
     const edits = [{ from, to: from, insert }];
@@ -131,6 +139,17 @@ describe("the conversation with the worker", () => {
     await Promise.all(answers);
     assert.deepEqual(marked(), fresh());
     assert.ok(marked().includes("teh"));
+  });
+
+  test("reads passes whose data could not be had once more, by itself, until they can", async () => {
+    const { worker, checking, said } = open();
+    worker.lacking = 2;
+    await checking.whole();
+    assert.equal(worker.checks, 1);
+    await new Promise((resolve) => setTimeout(resolve, 400));
+    assert.equal(worker.checks, 3);
+    assert.equal(said.filter((what) => what === "whole").length, 3);
+    checking.stop();
   });
 
   test("checks all anew when an edit never came to the worker", async () => {

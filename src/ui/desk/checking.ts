@@ -40,6 +40,7 @@ export class Checking {
   constructor(
     private readonly worker: ProofreaderLink,
     private readonly host: CheckingHost,
+    private readonly retryAfter = UNREAD_RETRY_MS,
   ) {}
 
   /** Has the worker read the file. A worker that stops at it is a problem like any other. */
@@ -130,7 +131,7 @@ export class Checking {
     if (typeof update === "string") throw new Error(`the check ended: ${update}`);
     take(update, true);
     if (update.unread.length > 0) {
-      this.later = setTimeout(() => void this.whole(), UNREAD_RETRY_MS);
+      this.later = setTimeout(() => void this.whole(), this.retryAfter);
     }
   }
 
