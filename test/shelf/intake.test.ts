@@ -33,7 +33,7 @@ describe("a document on the shelf", () => {
     await runForShelf(worker, record, (share) => shares.push(share));
     const now = await recordOf(record.id);
     assert.deepEqual(counted(now), [1, 0, 2, 0]);
-    assert.equal(now.run?.words, 15);
+    assert.equal(now.run?.words, 17);
     assert.equal(needsRun(now, EMPTY_STYLE), false);
     assert.ok(shares.every((share) => share >= 0 && share <= 1));
   });
