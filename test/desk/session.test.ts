@@ -157,6 +157,20 @@ describe("a document on the desk", () => {
     await session.close();
   });
 
+  test("a synonym goes in only where the slip of its word has been drawn", async () => {
+    const { session, screen } = await openSession(TEXT);
+    session.walk.next();
+    const unseen = session.putIn("accept", "verb");
+    await unseen;
+    await settled(session);
+    assert.equal(session.state.decisions.length, 0);
+    await session.putIn("accept", "verb");
+    await settled(session);
+    assert.equal(session.state.decisions.length, 1);
+    assert.match(screen.text, /it was accepted late/);
+    await session.close();
+  });
+
   test("that is not on the shelf is said to be missing", async () => {
     const { session } = await reopen("nothing");
     assert.equal(session.state.phase, "missing");

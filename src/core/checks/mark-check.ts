@@ -46,7 +46,6 @@ const NOT_READ: readonly BlockKind[] = ["code", "reference"];
 
 /** A check whose facts are its marks: patterns, a search of the phrases, or both. */
 export function markCheck<F extends MarkFact = MarkFact>(parts: MarkCheckParts<F>): Check<F> {
-  const { id } = parts;
   const places = new Set(parts.at ?? []);
   const patterns = [...(parts.patterns ?? []), ...places];
   const notIn = new Set([...NOT_READ, ...(parts.notIn ?? [])]);
@@ -64,66 +63,77 @@ export function markCheck<F extends MarkFact = MarkFact>(parts: MarkCheckParts<F
         places.size === 0 || matches.some(({ pattern }) => places.has(pattern.source));
       const finds = searches ? parts.find?.(syntax, language, block) : undefined;
       if (matches.length === 0 && finds?.length === 0) return NOTHING;
-      return marksOf(block, syntax, language, matches, finds ?? []);
+      const marks = new MarkFacts(parts, block, syntax, language);
+      for (const match of matches) if (!places.has(match.pattern.source)) marks.match(match);
+      for (const found of finds ?? []) marks.found(found);
+      return marks.facts;
     },
   };
+}
 
-  function marksOf(
-    block: AnalysedBlock,
-    syntax: Syntax,
-    language: Language,
-    matches: readonly Match[],
-    finds: readonly Found<F>[],
-  ): F[] {
-    const facts: F[] = [];
-    /** The facts that lie on each unit. */
-    const on = new Map<number, F[]>();
-    const add = (first: number, last: number, fact: MarkFact, beside?: Found<F>["beside"]) => {
-      // What would change nothing is no mark.
-      if (fact.choices[0]?.label === block.text.slice(fact.from, fact.to)) return;
-      let places = 0;
-      for (let unit = first; unit < last; unit++) places |= syntax.places[unit] ?? 0;
-      if (places & CODE) return;
-      for (let unit = first; unit < last; unit++) {
-        if (on.get(unit)?.some(({ from, to }) => from < fact.to && to > fact.from)) return;
-      }
-      if ((syntax.places[first] ?? 0) & QUOTED) fact.quoted = true;
-      if (parts.groups) {
-        fact.group = `${id}:${block.text.slice(fact.from, fact.to).toLowerCase()}`;
-      }
-      const whole = (beside ? { ...fact, ...beside } : fact) as F;
-      facts.push(whole);
-      for (let unit = first; unit < last; unit++) on.set(unit, [...(on.get(unit) ?? []), whole]);
+/** The facts of one block, of which none overlap: what came first stays. */
+class MarkFacts<F extends MarkFact> {
+  readonly facts: F[] = [];
+  /** The facts that lie on each unit. */
+  private readonly on = new Map<number, F[]>();
+
+  constructor(
+    private readonly parts: MarkCheckParts<F>,
+    private readonly block: AnalysedBlock,
+    private readonly syntax: Syntax,
+    private readonly language: Language,
+  ) {}
+
+  /** Takes in what a pattern matched. */
+  match(match: Match): void {
+    const { parts, syntax, block, language } = this;
+    if (parts.accepts && !parts.accepts(match, syntax, language)) return;
+    const { from, to, first, last } = markedRange(match, syntax);
+    if (last <= first) return;
+    const choices = choicesOf(match, syntax, language.words);
+    const reason = filled(match.pattern.reason ?? parts.reason, block.text, from, to, choices);
+    const unsure = parts.unsure?.(match, syntax) ?? false;
+    this.add(first, last, { from, to, reason, choices, ...(unsure ? { unsure } : {}) });
+  }
+
+  /** Takes in what a search found. */
+  found(found: Found<F>): void {
+    const { parts, syntax, block } = this;
+    const from = syntax.units[found.from]?.from ?? 0;
+    const to = syntax.units[found.to - 1]?.to ?? from;
+    const choices = found.mends.map((mend) =>
+      typeof mend === "string" ? replaceBy(block.text, from, to, mend) : mend,
+    );
+    const reason = filled(found.reason ?? parts.reason, block.text, from, to, choices);
+    const { unsure, weight: own } = found;
+    const fact = {
+      from,
+      to,
+      reason,
+      choices,
+      ...(unsure ? { unsure } : {}),
+      ...(own ? { weight: own } : {}),
     };
-    for (const match of matches) {
-      if (places.has(match.pattern.source)) continue;
-      if (parts.accepts && !parts.accepts(match, syntax, language)) continue;
-      const { from, to, first, last } = markedRange(match, syntax);
-      if (last <= first) continue;
-      const choices = choicesOf(match, syntax, language.words);
-      const reason = filled(match.pattern.reason ?? parts.reason, block.text, from, to, choices);
-      const unsure = parts.unsure?.(match, syntax) ?? false;
-      add(first, last, { from, to, reason, choices, ...(unsure ? { unsure } : {}) });
+    this.add(found.from, found.to, fact, found.beside);
+  }
+
+  private add(first: number, last: number, fact: MarkFact, beside?: Found<F>["beside"]): void {
+    const { syntax, block, on } = this;
+    // What would change nothing is no mark.
+    if (fact.choices[0]?.label === block.text.slice(fact.from, fact.to)) return;
+    let places = 0;
+    for (let unit = first; unit < last; unit++) places |= syntax.places[unit] ?? 0;
+    if (places & CODE) return;
+    for (let unit = first; unit < last; unit++) {
+      if (on.get(unit)?.some(({ from, to }) => from < fact.to && to > fact.from)) return;
     }
-    for (const found of finds) {
-      const from = syntax.units[found.from]?.from ?? 0;
-      const to = syntax.units[found.to - 1]?.to ?? from;
-      const choices = found.mends.map((mend) =>
-        typeof mend === "string" ? replaceBy(block.text, from, to, mend) : mend,
-      );
-      const reason = filled(found.reason ?? parts.reason, block.text, from, to, choices);
-      const { unsure, weight: own } = found;
-      const fact = {
-        from,
-        to,
-        reason,
-        choices,
-        ...(unsure ? { unsure } : {}),
-        ...(own ? { weight: own } : {}),
-      };
-      add(found.from, found.to, fact, found.beside);
+    if ((syntax.places[first] ?? 0) & QUOTED) fact.quoted = true;
+    if (this.parts.groups) {
+      fact.group = `${this.parts.id}:${block.text.slice(fact.from, fact.to).toLowerCase()}`;
     }
-    return facts;
+    const whole = (beside ? { ...fact, ...beside } : fact) as F;
+    this.facts.push(whole);
+    for (let unit = first; unit < last; unit++) on.set(unit, [...(on.get(unit) ?? []), whole]);
   }
 }
 

@@ -6,7 +6,7 @@ import type { DeskCommands } from "./commands.ts";
 import { Explanation } from "./Explanation.tsx";
 import { Meanings } from "./Meanings.tsx";
 import type { DeskSession } from "./session.ts";
-import type { DeskState, LessQuestion, Subject } from "./state.ts";
+import type { LessQuestion, Subject } from "./state.ts";
 import { useSlice } from "./use-slice.ts";
 
 interface SlipProps {
@@ -18,17 +18,8 @@ interface SlipProps {
 
 /** Where a decision is made: the reason, the corrections, and what else can be done. */
 export function Slip({ session, commands, asking }: SlipProps) {
-  const state = useSlice(
-    session,
-    "subject",
-    "choices",
-    "previewed",
-    "typing",
-    "shown",
-    "less",
-    "openOfAll",
-  );
-  const { subject, choices, previewed, typing } = state;
+  const state = useSlice(session, "subject", "choices", "typing", "shown", "less", "openOfAll");
+  const { subject, typing } = state;
   if (!subject) return null;
   if (asking) {
     return <QueryField subject={subject} session={session} onDone={commands.closeQuery} />;
@@ -47,93 +38,123 @@ export function Slip({ session, commands, asking }: SlipProps) {
       <p className="flex items-baseline gap-3">
         <span className="grow">{reasonOf(subject, Math.max(0, twins - 1), session)}</span>
       </p>
-      <div className="mt-2 flex min-h-9 flex-wrap gap-2">
-        {choices === null ? (
-          <span className="self-center text-soft">Looking for corrections…</span>
-        ) : null}
-        {choices?.length === 0 ? (
-          <span className="self-center text-soft">{withoutChoices(state)}</span>
-        ) : null}
-        {choices?.map((choice, index) => (
-          <button
-            key={choice.label}
-            type="button"
-            onClick={() => void session.deciding.take(index, false)}
-            onMouseMove={(event) => {
-              // A slip that opens under a resting pointer must not choose by itself.
-              if (event.movementX !== 0 || event.movementY !== 0) session.walk.preview(index);
-            }}
-            onFocus={() => session.walk.preview(index)}
-            className={`flex items-baseline gap-2 rounded-xs border bg-sheet py-1 pr-3 pl-1.5 ${
-              index === previewed ? "border-ink shadow-[inset_0_-2px_var(--ink)]" : "border-rule"
-            }`}
-          >
-            <Key hidden={typing}>{String(index + 1)}</Key>
-            <span className="font-book text-base">{choice.label}</span>
-            {choice.note ? <span className="text-xs text-soft">{choice.note}</span> : null}
-            {index !== Math.max(0, previewed) ? null : (
-              <span className={`text-xs text-soft ${typing ? "invisible" : ""}`}>
-                <Key>Enter</Key>
-                {previewed < 0 ? " shows it" : ""}
-              </span>
-            )}
-          </button>
-        ))}
-      </div>
+      <Choices session={session} />
       <Meanings state={state} />
-      <div className="mt-2.5 -mr-5 flex flex-wrap items-center gap-x-4 gap-y-1.5 text-[13px] text-soft">
-        {subject.kind === "mark" ? (
-          <>
+      <Acts subject={subject} twins={twins} session={session} commands={commands} />
+    </div>
+  );
+}
+
+/** The corrections, numbered; the one shown in the line is outlined. */
+function Choices({ session }: { session: DeskSession }) {
+  const { subject, choices, previewed, typing } = useSlice(
+    session,
+    "subject",
+    "choices",
+    "previewed",
+    "typing",
+  );
+  return (
+    <div className="mt-2 flex min-h-9 flex-wrap gap-2">
+      {choices === null ? (
+        <span className="self-center text-soft">Looking for corrections…</span>
+      ) : null}
+      {choices?.length === 0 ? (
+        <span className="self-center text-soft">{withoutChoices(subject)}</span>
+      ) : null}
+      {choices?.map((choice, index) => (
+        <button
+          key={choice.label}
+          type="button"
+          onClick={() => void session.deciding.take(index, false)}
+          onMouseMove={(event) => {
+            // A slip that opens under a resting pointer must not choose by itself.
+            if (event.movementX !== 0 || event.movementY !== 0) session.walk.preview(index);
+          }}
+          onFocus={() => session.walk.preview(index)}
+          className={`flex items-baseline gap-2 rounded-xs border bg-sheet py-1 pr-3 pl-1.5 ${
+            index === previewed ? "border-ink shadow-[inset_0_-2px_var(--ink)]" : "border-rule"
+          }`}
+        >
+          <Key hidden={typing}>{String(index + 1)}</Key>
+          <span className="font-book text-base">{choice.label}</span>
+          {choice.note ? <span className="text-xs text-soft">{choice.note}</span> : null}
+          {index !== Math.max(0, previewed) ? null : (
+            <span className={`text-xs text-soft ${typing ? "invisible" : ""}`}>
+              <Key>Enter</Key>
+              {previewed < 0 ? " shows it" : ""}
+            </span>
+          )}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+interface ActsProps {
+  subject: Exclude<Subject, null>;
+  /** Places with the same cause, this one included. */
+  twins: number;
+  session: DeskSession;
+  commands: DeskCommands;
+}
+
+/** What else can be decided, each with its key. */
+function Acts({ subject, twins, session, commands }: ActsProps) {
+  const { choices, typing } = useSlice(session, "choices", "typing");
+  return (
+    <div className="mt-2.5 -mr-5 flex flex-wrap items-center gap-x-4 gap-y-1.5 text-[13px] text-soft">
+      {subject.kind === "mark" ? (
+        <>
+          <Act
+            letter="S"
+            typing={typing}
+            label="stet"
+            run={() => void session.deciding.stet(false)}
+          />
+          {cardById(subject.place.mark.rule)?.takesWords ? (
             <Act
-              letter="S"
+              letter="W"
               typing={typing}
-              label="stet"
-              run={() => void session.deciding.stet(false)}
+              label="word list"
+              run={() => void session.deciding.listWord()}
             />
-            {cardById(subject.place.mark.rule)?.takesWords ? (
-              <Act
-                letter="W"
-                typing={typing}
-                label="word list"
-                run={() => void session.deciding.listWord()}
-              />
-            ) : null}
+          ) : null}
+          <Act
+            letter="D"
+            typing={typing}
+            label="less like this"
+            run={() => void session.settings.lessLikeThis(false)}
+          />
+        </>
+      ) : null}
+      <Act letter="Q" typing={typing} label="query" run={commands.openQuery} />
+      {typing ? (
+        <span className="flex items-baseline gap-1.5 font-semibold whitespace-nowrap text-pen">
+          <Key>Esc</Key>
+          keys to the slip
+        </span>
+      ) : (
+        <Act letter="E" typing={false} label="edit" run={commands.editHere} />
+      )}
+      {twins > 1 ? (
+        <span className="ml-auto flex gap-4">
+          {choices && choices.length > 0 ? (
             <Act
-              letter="D"
+              letter="⇧1"
               typing={typing}
-              label="less like this"
-              run={() => void session.settings.lessLikeThis(false)}
+              label={`all ${count(twins, "place")}`}
+              run={() => commands.everywhere(0)}
             />
-          </>
-        ) : null}
-        <Act letter="Q" typing={typing} label="query" run={commands.openQuery} />
-        {typing ? (
-          <span className="flex items-baseline gap-1.5 font-semibold whitespace-nowrap text-pen">
-            <Key>Esc</Key>
-            keys to the slip
-          </span>
-        ) : (
-          <Act letter="E" typing={false} label="edit" run={commands.editHere} />
-        )}
-        {twins > 1 ? (
-          <span className="ml-auto flex gap-4">
-            {choices && choices.length > 0 ? (
-              <Act
-                letter="⇧1"
-                typing={typing}
-                label={`all ${count(twins, "place")}`}
-                run={() => commands.everywhere(0)}
-              />
-            ) : null}
-            <Act
-              letter="⇧S"
-              typing={typing}
-              label={`stet all ${count(twins, "place")}`}
-              run={() => void session.deciding.stet(true)}
-            />
-          </span>
-        ) : null}
-      </div>
+          ) : null}
+          <Act
+            letter="⇧S"
+            typing={typing}
+            label={`stet all ${count(twins, "place")}`}
+            run={() => void session.deciding.stet(true)}
+          />
+        </span>
+      ) : null}
     </div>
   );
 }
@@ -179,7 +200,7 @@ function LessField({ less, session }: { less: LessQuestion; session: DeskSession
 }
 
 /** What to say where no correction is offered. */
-function withoutChoices({ subject }: Pick<DeskState, "subject">): string {
+function withoutChoices(subject: Subject): string {
   const rule = subject?.kind === "mark" ? subject.place.mark.rule : "";
   const text = subject?.kind === "mark" ? subject.place.mark.text : "";
   if (rule === "" || cardById(rule)?.takesWords) return "Nothing in the dictionary is near it.";

@@ -174,7 +174,7 @@ export class DeskSession {
   async putIn(synonym: string, part: PartOfSpeech): Promise<void> {
     const { subject } = this.core.state;
     const here = this.wordAtHand();
-    if (!subject || !here || this.core.busy) return;
+    if (!subject || !here || !this.deciding.mayDecide) return;
     await this.deciding.act(async () => {
       const { variety } = this.core.settings();
       const insert = await this.core.worker.fitSynonym(synonym, here.word, part, variety);

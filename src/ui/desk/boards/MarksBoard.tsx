@@ -73,20 +73,16 @@ export function MarksBoard({ reports, deciding }: BoardProps) {
             {rows.getVirtualItems().map(({ index, start }) => {
               const place = listed[index];
               return place ? (
-                <li
+                <Row
                   key={`${place.mark.id} ${place.from}`}
-                  className="absolute inset-x-0"
-                  style={{ transform: `translateY(${start}px)`, height: ROW }}
-                >
-                  <Row
-                    place={place}
-                    reports={reports}
-                    section={titles[Number(sectionOf(place.mark.block, blocks))] ?? ""}
-                    here={place === here}
-                    onPick={() => setAt(index)}
-                    onGo={() => deciding.go(place)}
-                  />
-                </li>
+                  start={start}
+                  place={place}
+                  reports={reports}
+                  section={titles[Number(sectionOf(place.mark.block, blocks))] ?? ""}
+                  here={place === here}
+                  onPick={() => setAt(index)}
+                  onGo={() => deciding.go(place)}
+                />
               ) : null;
             })}
           </ol>
@@ -187,6 +183,8 @@ function Filter({ name, all, value, options, onChoose }: FilterProps) {
 }
 
 interface RowProps {
+  /** Pixels from the top of the list. */
+  start: number;
   place: PlacedMark;
   reports: BoardReports;
   section: string;
@@ -201,33 +199,43 @@ const RULES: Record<Weight, string> = {
   weigh: "border-dotted",
 };
 
-function Row({ place, reports: { text, blocks }, section, here, onPick, onGo }: RowProps) {
+function Row({
+  start: top,
+  place,
+  reports: { text, blocks },
+  section,
+  here,
+  onPick,
+  onGo,
+}: RowProps) {
   const { mark, from, to } = place;
   const block = blocks[mark.block];
   const start = Math.max(block?.from ?? 0, from - CONTEXT);
   const before = text.slice(start, from).replace(/\s+/g, " ");
   const after = text.slice(to, Math.min(block?.to ?? to, to + CONTEXT)).replace(/\s+/g, " ");
   return (
-    <button
-      type="button"
-      aria-current={here ? "true" : undefined}
-      onClick={onPick}
-      onDoubleClick={onGo}
-      className={`grid h-full w-full grid-cols-[44px_76px_minmax(0,1fr)_minmax(0,1fr)_minmax(0,168px)] items-baseline gap-x-3 border-b border-hair px-6 text-left ${here ? "bg-wash" : ""}`}
-    >
-      <span className="text-right text-xs font-semibold text-pen">{mark.code}</span>
-      <span className="text-[13px] text-soft">{WEIGHT_LABELS[mark.weight]}</span>
-      <span className="flex justify-end overflow-hidden font-book leading-8 whitespace-nowrap text-soft">
-        {before}
-      </span>
-      <span className="overflow-hidden font-book leading-8 whitespace-nowrap">
-        <span className={`border-b-2 border-pen bg-tint ${RULES[mark.weight]}`}>
-          {text.slice(from, to)}
+    <li className="absolute inset-x-0" style={{ transform: `translateY(${top}px)`, height: ROW }}>
+      <button
+        type="button"
+        aria-current={here ? "true" : undefined}
+        onClick={onPick}
+        onDoubleClick={onGo}
+        className={`grid h-full w-full grid-cols-[44px_76px_minmax(0,1fr)_minmax(0,1fr)_minmax(0,168px)] items-baseline gap-x-3 border-b border-hair px-6 text-left ${here ? "bg-wash" : ""}`}
+      >
+        <span className="text-right text-xs font-semibold text-pen">{mark.code}</span>
+        <span className="text-[13px] text-soft">{WEIGHT_LABELS[mark.weight]}</span>
+        <span className="flex justify-end overflow-hidden font-book leading-8 whitespace-nowrap text-soft">
+          {before}
         </span>
-        <span className="text-soft">{after}</span>
-      </span>
-      <span className="truncate text-[13px] text-soft">{section}</span>
-    </button>
+        <span className="overflow-hidden font-book leading-8 whitespace-nowrap">
+          <span className={`border-b-2 border-pen bg-tint ${RULES[mark.weight]}`}>
+            {text.slice(from, to)}
+          </span>
+          <span className="text-soft">{after}</span>
+        </span>
+        <span className="truncate text-[13px] text-soft">{section}</span>
+      </button>
+    </li>
   );
 }
 
