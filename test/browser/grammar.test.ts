@@ -83,7 +83,7 @@ describe("the passes", () => {
     test(`put right the examples of the ${pass} checks with each mark's first choice`, async () => {
       const chosen = chosenExamples(pass);
       const own = CHECKS.filter((check) => check.pass === pass);
-      const all = own.filter(({ examples }) => examples.some((one) => "wrong" in one));
+      const all = own.filter(({ examples }) => examples.some((one) => "right" in one));
       assert.ok(chosen.length >= 0.7 * all.length, `${chosen.length} of ${all.length}`);
       const { page, errors, close } = await openBrowser();
       await openShelf(page);
