@@ -218,7 +218,7 @@ function reasonOf(subject: Exclude<Subject, null>, others: number, session: Desk
   const same = others > 0 ? `The same is in ${count(others, "other place")}.` : "";
   return (
     <>
-      {[mark.reason, note ?? same].filter(Boolean).join(" ")}{" "}
+      {[mark.reason, note, same].filter(Boolean).join(" ")}{" "}
       {check ? <Explanation check={check} key={mark.id} /> : null}
     </>
   );
