@@ -93,8 +93,8 @@ export interface Totals<T> {
  * of a key only when its verdict is another.
  */
 export interface Across<F extends Fact, T = unknown, V extends Verdict = Verdict> {
-  /** The keys a fact counts under; none where these settings leave it alone. */
-  keysOf(fact: F, block: Block, circumstances: Circumstances): readonly string[];
+  /** The key a fact counts under, or several; null where these settings leave it alone. */
+  keysOf(fact: F, block: Block, circumstances: Circumstances): string | readonly string[] | null;
   /** A tally with nothing counted. */
   start(): T;
   /** Counts a fact of a key in, or out again. */

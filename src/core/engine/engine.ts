@@ -23,6 +23,7 @@ const SPARE_CACHE = 2000;
 /** Blocks examined before others get a turn. */
 const BATCH = 64;
 const NO_MARKS: readonly Mark[] = [];
+const NONE: readonly Findings[] = [];
 const NO_FACTS: Examined["facts"] = [];
 
 /**
@@ -39,6 +40,7 @@ export class Engine {
   private drawn: Examined["facts"][] = [];
   /** The checks that run, with their order in CHECKS. */
   private running: { order: number; findings: Findings }[] = [];
+  private findings: readonly Findings[] = [];
   private marks: (readonly Mark[])[] = [];
   private readonly groups = new Map<string, Group>();
   private total: Counts = NO_COUNTS;
@@ -88,7 +90,7 @@ export class Engine {
   /** What is shown beside the marks. */
   tables(): Tables {
     const withheld = new Map<string, number>();
-    for (const { findings } of this.running) {
+    for (const findings of this.findings) {
       const count = findings.room?.withheld ?? 0;
       if (count > 0) withheld.set(findings.check.id, count);
     }
@@ -255,6 +257,7 @@ export class Engine {
       };
       return [{ order, findings: new Findings(check, appetite, circumstances, host) }];
     });
+    this.findings = this.running.map(({ findings }) => findings);
     this.drawn = [];
     this.pages = new Pages(this.blocks.length);
     const gone = new Map([...this.groups.keys()].map((id) => [id, null]));
@@ -271,7 +274,9 @@ export class Engine {
     const now = this.examined[index]?.facts ?? NO_FACTS;
     this.drawn[index] = now;
     for (const { order, findings } of this.running) {
-      findings.replace(index, before[order], now[order]);
+      const had = before[order];
+      const has = now[order];
+      if (had?.length || has?.length) findings.replace(index, had, has);
     }
   }
 
@@ -280,7 +285,7 @@ export class Engine {
     const stale = new Set<number>(all ? this.blocks.keys() : reported);
     const groups: Report["groups"] = new Map();
     const pages = this.pages.update((block) => this.examined[block]?.counts.words ?? 0);
-    for (const { findings } of this.running) {
+    for (const findings of this.findings) {
       const changed = new Set<number>();
       findings.settle(
         (block) => changed.add(block),
@@ -290,8 +295,9 @@ export class Engine {
       for (const block of changed) stale.add(block);
     }
     const marks: Report["marks"] = new Map();
+    const speaking = all ? this.speakingIn() : null;
     for (const index of [...stale].sort((a, b) => a - b)) {
-      const now = this.marksIn(index);
+      const now = this.marksIn(index, speaking ? (speaking[index] ?? NONE) : this.findings);
       if (sameMarks(this.marks[index] ?? NO_MARKS, now)) continue;
       this.marks[index] = now;
       marks.set(index, now);
@@ -325,16 +331,27 @@ export class Engine {
     groups.set(id, group);
   }
 
-  private marksIn(index: number): readonly Mark[] {
+  private marksIn(index: number, findings: readonly Findings[]): readonly Mark[] {
+    if (findings.length === 0) return NO_MARKS;
     const block = { index, id: this.blocks[index]?.id ?? "", text: this.texts[index] ?? "" };
-    return marksOf(
-      block,
-      this.running.map(({ findings }) => findings),
-    );
+    return marksOf(block, findings);
+  }
+
+  /** By block, the findings that have something to say there. */
+  private speakingIn(): (Findings[] | undefined)[] {
+    const speaking: (Findings[] | undefined)[] = [];
+    for (const findings of this.findings) {
+      for (const block of findings.blocks()) {
+        const known = speaking[block];
+        if (known) known.push(findings);
+        else speaking[block] = [findings];
+      }
+    }
+    return speaking;
   }
 
   private visitedSoFar(): number {
-    return this.running.reduce((sum, { findings }) => sum + findings.visited, 0);
+    return this.findings.reduce((sum, { visited }) => sum + visited, 0);
   }
 
   /** The tables that say something else than when they were last reported. */

@@ -28,6 +28,8 @@ const NO_MATCHES: (readonly Match[] | undefined)[] = [];
 export class Examiner {
   private readonly passes = new Set<Pass>();
   private readonly cache = new Map<string, Examined>();
+  /** The language data are others than some block was analysed with. */
+  private learned = false;
 
   constructor(private language: Language) {}
 
@@ -38,6 +40,7 @@ export class Examiner {
   learn(language: Language): void {
     if (language === this.language) return;
     this.language = language;
+    this.learned = true;
     for (const examined of this.cache.values()) {
       examined.read = examined.read.filter((pass) => pass === "spelling");
       // Whoever has drawn conclusions from the old facts still holds these.
@@ -78,7 +81,7 @@ export class Examiner {
   /** Examines a block's text, or one window of it. */
   private examineText(kind: BlockKind, text: string, spans: Span[], part: boolean): Examined {
     const key = contentKey(kind, text, spans, part);
-    const again = () => ({ ...analyse(kind, text, spans, this.language), part });
+    const again = () => analyse(kind, text, spans, this.language, part);
     let examined = this.cache.get(key);
     if (!examined) {
       const analysed = again();
@@ -89,12 +92,19 @@ export class Examiner {
     return examined;
   }
 
+  /** A block with its words read by the language data of today. */
+  private inLanguage(block: AnalysedBlock): AnalysedBlock {
+    return this.learned ? asRead(block, this.language) : block;
+  }
+
   /** Runs the checks of the passes asked for that have not read a block yet. */
   private readFor(examined: Examined, again: () => AnalysedBlock): void {
     const { facts, read } = examined;
     const lacking = [...this.passes].filter((pass) => !read.includes(pass));
     if (lacking.length > 0) {
-      const analysed = examined.analysed ? asRead(examined.analysed, this.language) : again();
+      const known = examined.analysed;
+      // What the spelling pass has read was read without the words' classes.
+      const analysed = known ? this.inLanguage(known) : again();
       const patterned = lacking.some((pass) => pass !== "spelling");
       const matches = patterned ? matchesOf(analysed, this.language) : NO_MATCHES;
       for (const pass of lacking) {

@@ -95,6 +95,11 @@ export class Findings {
   /** The groups told of by key. */
   private readonly toldOf = new Map<string, readonly string[]>();
 
+  /** The blocks in which something is found. */
+  blocks(): Iterable<number> {
+    return this.found.keys();
+  }
+
   /** What is found in a block, in the order of its facts. */
   in(index: number): readonly Conclusion[] {
     return this.found.get(index) ?? NONE;
@@ -126,21 +131,29 @@ export class Findings {
     const facts = this.host.facts(index);
     const block = this.host.block(index);
     if (!facts || facts.length === 0 || !block) return NONE;
-    const found: Conclusion[] = [];
-    if (this.keyed) this.keyed.conclude(block, facts, found);
-    else {
-      this.looked += facts.length;
-      for (const fact of facts) {
-        const conclusion = this.concludeOne(fact);
-        if (conclusion) found.push(conclusion);
-      }
-    }
+    const found = this.wanted(facts, block);
     return this.appetite === "sure" ? found.filter(({ unsure }) => !unsure) : found;
   }
 
-  private concludeOne(fact: Fact): Conclusion | null {
-    if (this.check.conclude) return this.check.conclude(fact, this.circumstances);
-    const mark = fact as MarkFact;
-    return this.spares && mark.quoted ? null : mark;
+  private wanted(facts: readonly Fact[], block: Block): readonly Conclusion[] {
+    const found: Conclusion[] = [];
+    if (this.keyed) {
+      this.keyed.conclude(block, facts, found);
+      return found;
+    }
+    this.looked += facts.length;
+    const { check } = this;
+    if (check.conclude) {
+      for (const fact of facts) {
+        const conclusion = check.conclude(fact, this.circumstances);
+        if (conclusion) found.push(conclusion);
+      }
+      return found;
+    }
+    // Facts that are marks as they stand are not copied where all of them count.
+    const marks = facts as readonly MarkFact[];
+    return this.spares && marks.some(({ quoted }) => quoted)
+      ? marks.filter(({ quoted }) => !quoted)
+      : marks;
   }
 }

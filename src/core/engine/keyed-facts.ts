@@ -21,6 +21,8 @@ interface Entry {
   /** The levels at which the verdict stands. */
   from: number;
   until: number;
+  /** Its tally is being changed. */
+  touched: boolean;
 }
 
 /**
@@ -33,7 +35,7 @@ export class KeyedFacts {
   /** Facts looked at so far. */
   visited = 0;
   private readonly entries = new Map<string, Entry>();
-  private readonly touched = new Set<Entry>();
+  private touched: Entry[] = [];
   private readonly crossings = new Crossings<Entry>();
   private readonly totals: Totals<unknown> | undefined;
   private level = 0;
@@ -52,16 +54,16 @@ export class KeyedFacts {
     before: readonly Fact[] | undefined,
     now: readonly Fact[] | undefined,
   ): void {
-    const left = new Set<Entry>();
-    for (const fact of before ?? []) {
-      for (const entry of this.count(fact, block, -1)) left.add(entry);
+    if (before && before.length > 0) {
+      const left = new Set<Entry>();
+      this.count(before, block, -1, (entry) => left.add(entry));
+      const kept = new Set<Entry>();
+      this.count(now ?? [], block, 1, (entry) => kept.add(entry));
+      for (const entry of left) if (!kept.has(entry)) removeSorted(entry.blocks, index);
+      for (const entry of kept) if (!left.has(entry)) insertSorted(entry.blocks, index);
+      return;
     }
-    const kept = new Set<Entry>();
-    for (const fact of now ?? []) {
-      for (const entry of this.count(fact, block, 1)) kept.add(entry);
-    }
-    for (const entry of left) if (!kept.has(entry)) removeSorted(entry.blocks, index);
-    for (const entry of kept) if (!left.has(entry)) insertSorted(entry.blocks, index);
+    this.count(now ?? [], block, 1, (entry) => insertSorted(entry.blocks, index));
   }
 
   /**
@@ -70,35 +72,54 @@ export class KeyedFacts {
    */
   settle(changed: (blocks: readonly number[]) => void, told: (key: string) => void): void {
     const { touched, totals } = this;
-    for (const entry of touched) totals?.add(entry.tally);
-    const level = totals?.level() ?? 0;
-    const asked = new Set([...touched, ...this.crossings.between(this.level, level)]);
-    this.level = level;
-    touched.clear();
-    for (const entry of asked) {
-      const before = entry.verdict;
-      this.judge(entry);
-      if (before !== entry.verdict) changed(entry.blocks);
-      if (before || entry.verdict) told(entry.key);
-      if (entry.blocks.length === 0) this.entries.delete(entry.key);
+    this.touched = [];
+    for (const entry of touched) {
+      totals?.add(entry.tally);
+      entry.touched = false;
     }
+    const level = totals?.level() ?? 0;
+    const crossed = this.crossings.between(this.level, level);
+    this.level = level;
+    for (const entry of touched) {
+      crossed.delete(entry);
+      this.ask(entry, changed, told);
+    }
+    for (const entry of crossed) this.ask(entry, changed, told);
+  }
+
+  private ask(
+    entry: Entry,
+    changed: (blocks: readonly number[]) => void,
+    told: (key: string) => void,
+  ): void {
+    const before = entry.verdict;
+    this.judge(entry);
+    if (before !== entry.verdict) changed(entry.blocks);
+    if (this.check.across.tell && (before || entry.verdict)) told(entry.key);
+    if (entry.blocks.length === 0) this.entries.delete(entry.key);
   }
 
   /** What the facts of one block come to. */
   conclude(block: Block, facts: readonly Fact[], found: Conclusion[]): void {
-    const { across, id } = this.check;
+    const { across } = this.check;
+    this.visited += facts.length;
     for (const fact of facts) {
-      this.visited++;
-      for (const key of across.keysOf(fact, block, this.circumstances)) {
-        const verdict = this.entries.get(key)?.verdict;
-        if (!verdict) continue;
-        const conclusion = across.find(fact, verdict, this.circumstances);
-        if (!conclusion) continue;
-        const { group = `${id}:${key}` } = conclusion;
-        found.push({ ...conclusion, group });
-        break;
-      }
+      const keys = across.keysOf(fact, block, this.circumstances);
+      if (keys === null) continue;
+      if (typeof keys === "string") this.apply(fact, keys, found);
+      else keys.some((key) => this.apply(fact, key, found));
     }
+  }
+
+  /** Applies a key's verdict to a fact; returns whether it says something of it. */
+  private apply(fact: Fact, key: string, found: Conclusion[]): boolean {
+    const verdict = this.entries.get(key)?.verdict;
+    if (!verdict) return false;
+    const conclusion = this.check.across.find(fact, verdict, this.circumstances);
+    if (!conclusion) return false;
+    const { group = `${this.check.id}:${key}` } = conclusion;
+    found.push({ ...conclusion, group });
+    return true;
   }
 
   /** What is told of the groups of a key now; nothing when it has no verdict. */
@@ -112,18 +133,32 @@ export class KeyedFacts {
     }));
   }
 
-  private *count(fact: Fact, block: Block, by: 1 | -1): Generator<Entry> {
+  /** Counts facts in or out, and hands on each entry as often as a fact counts for it. */
+  private count(
+    facts: readonly Fact[],
+    block: Block,
+    by: 1 | -1,
+    met: (entry: Entry) => void,
+  ): void {
     const { across } = this.check;
-    this.visited++;
-    for (const key of across.keysOf(fact, block, this.circumstances)) {
-      const entry = this.entryOf(key);
-      if (!this.touched.has(entry)) {
-        this.touched.add(entry);
-        this.totals?.remove(entry.tally);
-      }
-      across.count(entry.tally, fact, key, by);
-      yield entry;
+    this.visited += facts.length;
+    for (const fact of facts) {
+      const keys = across.keysOf(fact, block, this.circumstances);
+      if (keys === null) continue;
+      if (typeof keys === "string") met(this.countOne(fact, keys, by));
+      else for (const key of keys) met(this.countOne(fact, key, by));
     }
+  }
+
+  private countOne(fact: Fact, key: string, by: 1 | -1): Entry {
+    const entry = this.entryOf(key);
+    if (!entry.touched) {
+      entry.touched = true;
+      this.touched.push(entry);
+      this.totals?.remove(entry.tally);
+    }
+    this.check.across.count(entry.tally, fact, key, by);
+    return entry;
   }
 
   private entryOf(key: string): Entry {
@@ -136,6 +171,7 @@ export class KeyedFacts {
       verdict: null,
       from: Number.NEGATIVE_INFINITY,
       until: Number.POSITIVE_INFINITY,
+      touched: false,
     };
     this.entries.set(key, entry);
     return entry;

@@ -15,6 +15,7 @@ function placeIn(list: readonly number[], value: number): number {
 /** Adds a number unless it is there; quick at the end. */
 export function insertSorted(list: number[], value: number): void {
   const last = list[list.length - 1];
+  if (last === value) return;
   if (last === undefined || last < value) {
     list.push(value);
     return;

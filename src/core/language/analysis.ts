@@ -112,12 +112,13 @@ export function analyse(
   text: string,
   spans: Span[],
   language: Language,
+  part = false,
 ): AnalysedBlock {
   const { tagger, lexicon } = language;
   const tokens = tokenise(text);
   const sentences = splitSentences(text);
   const unusual = unusualParts(text, tokens, lexicon);
-  const words = { kind, text, tokens, sentences, unusual, spans };
+  const words = { kind, text, tokens, sentences, unusual, spans, part };
   if (kind === "code") {
     return asRead({ ...words, units: [], tags: NO_TAGS, written: NO_UNITS }, language);
   }
@@ -133,10 +134,12 @@ export function asRead(
   { words: table }: Language,
 ): AnalysedBlock {
   const { kind, text, units, written, tags, sentences, spans } = block;
-  let phrases: Syntax | null = null;
+  let phrases: Syntax | null | undefined;
   const syntax = () => {
-    if (kind === "code" || isMonotonous(written)) return null;
-    phrases ??= syntaxOf(text, units, table.read(written), tags, sentences, spans);
+    if (phrases === undefined) {
+      const none = kind === "code" || isMonotonous(written);
+      phrases = none ? null : syntaxOf(text, units, table.read(written), tags, sentences, spans);
+    }
     return phrases;
   };
   return { ...block, syntax };

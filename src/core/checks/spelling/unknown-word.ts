@@ -135,8 +135,8 @@ interface UseVerdict extends Verdict {
 const across: Across<UnknownWord, Use, UseVerdict> = {
   keysOf: ({ kinds, key, word }, _block, { leave, words }) =>
     (kinds & leave & ~LEAVE_BITS.derived) !== 0 || words.has(key) || words.has(word.toLowerCase())
-      ? NO_KEYS
-      : [key],
+      ? null
+      : key,
   start: () => ({ all: 0, capital: 0, inside: 0, named: 0, written: new Map() }),
   count(use, { word, named, opening }, _key, by) {
     const capital = isCapitalised(word);
@@ -192,8 +192,6 @@ export const unknownWord: Check<UnknownWord> = {
     });
   },
 };
-
-const NO_KEYS: readonly string[] = [];
 
 /** What is to be said of an unknown word; null when it is taken for a name. */
 function concluded(

@@ -15,7 +15,7 @@ interface VoiceTally {
 }
 
 const bySection: Across<VoiceCount, VoiceTally> = {
-  keysOf: (_fact, { section }) => [String(section)],
+  keysOf: (_fact, { section }) => String(section),
   start: () => ({ all: 0, passive: 0 }),
   count(tally, { passive }, _section, by) {
     tally.all += by;

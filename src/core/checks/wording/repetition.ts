@@ -68,7 +68,7 @@ export interface LemmaTally {
 
 /** Both checks count words by their base forms. */
 export const byLemma = {
-  keysOf: ({ lemma }: ContentWord) => [lemma],
+  keysOf: ({ lemma }: ContentWord) => lemma,
   start: (): LemmaTally => ({ count: 0 }),
   count(tally: LemmaTally, _fact: ContentWord, _key: string, by: 1 | -1) {
     tally.count += by;

@@ -112,7 +112,7 @@ interface NounVerdict extends Verdict {
 const across: Across<BarePlace | NounsSeen, NounTally, NounVerdict> = {
   keysOf(fact, _block, { leave }) {
     if (!isBarePlace(fact)) return [...new Set([...fact.articled, ...fact.bare])];
-    return fact.quoted && leave & LEAVE_BITS.speech ? [] : [fact.noun];
+    return fact.quoted && leave & LEAVE_BITS.speech ? null : fact.noun;
   },
   start: () => ({ articled: 0, bare: 0, leads: [] }),
   count(tally, fact, noun, by) {
