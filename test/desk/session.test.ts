@@ -141,8 +141,10 @@ describe("a document on the desk", () => {
 
   test("nothing is decided while a decision is on its way, nor before the slip is drawn", async () => {
     const { session } = await openSession(TEXT);
+    assert.ok(session.walk.placeToEdit());
     const first = session.deciding.take(0, false);
     assert.equal(session.deciding.mayDecide, false);
+    assert.equal(session.walk.placeToEdit(), null, "its text is about to change");
     await session.deciding.stet(false);
     await first;
     await settled(session);

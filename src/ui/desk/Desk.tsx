@@ -65,8 +65,7 @@ export function Desk({ nonce }: { nonce: string }) {
         return true;
       },
       editHere: () => {
-        const { subject } = session.state;
-        const place = subject?.kind === "mark" ? subject.place : subject?.word;
+        const place = session.walk.placeToEdit();
         if (place) galley.current?.edit(place.from, place.to);
       },
       find: () => galley.current?.find(),

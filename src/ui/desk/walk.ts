@@ -6,6 +6,7 @@ import type { DeskCore } from "./desk-core.ts";
 import { edgeNotice } from "./notices.ts";
 import type { PlacedMark } from "./reported.ts";
 import type { Subject } from "./state.ts";
+import { rangeOf } from "./subject.ts";
 
 /** Milliseconds for which the outcome of a correction is shown where it was made. */
 const OUTCOME_MS = 320;
@@ -85,6 +86,12 @@ export class Walk {
     if (index === this.core.state.previewed) return;
     this.core.publish({ previewed: choice ? index : -1 });
     this.core.galley?.preview(choice?.edits ?? []);
+  }
+
+  /** Where the open slip is about; null without one, and while its text may be another in a moment. */
+  placeToEdit(): Range | null {
+    const { subject } = this.core.state;
+    return subject && !this.core.busy ? rangeOf(subject) : null;
   }
 
   /** Brings a place of the original text into view, where it is now. */

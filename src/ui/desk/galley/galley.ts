@@ -236,7 +236,10 @@ export class Galley {
   /** Puts the caret into the text with a range selected. */
   edit(from: number, to: number): void {
     this.view.focus();
-    this.view.dispatch({ selection: { anchor: from, head: to } });
+    const { length } = this.view.state.doc;
+    this.view.dispatch({
+      selection: { anchor: Math.min(from, length), head: Math.min(to, length) },
+    });
   }
 
   /** Opens the find panel. */
