@@ -20,7 +20,7 @@ export function amissInData() {
   for (const [file, { hash, inputs }] of Object.entries(record)) {
     const place = path.join(DATA, file);
     if (!existsSync(place)) amiss.push(`${file} is missing`);
-    else if (createHash("sha256").update(readFileSync(place)).digest("hex") !== hash) {
+    else if (hashOf(file) !== hash) {
       amiss.push(`${file} is not the file its record is of`);
     }
     for (const { name, version, notice } of inputs) {
@@ -31,4 +31,16 @@ export function amissInData() {
     }
   }
   return amiss;
+}
+
+/**
+ * The SHA-256 of a data file, in hexadecimal digits.
+ *
+ * @param {string} file
+ * @returns {string}
+ */
+export function hashOf(file) {
+  return createHash("sha256")
+    .update(readFileSync(path.join(DATA, file)))
+    .digest("hex");
 }

@@ -1,7 +1,7 @@
 import { execFileSync } from "node:child_process";
-import { createHash } from "node:crypto";
 import { existsSync, readFileSync, writeFileSync } from "node:fs";
 import path from "node:path";
+import { hashOf } from "./data-record.mjs";
 
 /** What each data file is made from, kept beside the files in `data/inputs.json`. */
 
@@ -133,12 +133,6 @@ export function recordInputs(...files: string[]): void {
     };
   }
   writeFileSync(place, `${JSON.stringify(inputs, null, 2)}\n`);
-}
-
-function hashOf(file: string): string {
-  return createHash("sha256")
-    .update(readFileSync(path.join(DATA, file)))
-    .digest("hex");
 }
 
 function versionOf(name: string): string | null {

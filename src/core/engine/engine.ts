@@ -38,8 +38,7 @@ export class Engine {
   private examined: Examined[] = [];
   /** The facts that the findings were drawn from, by block. */
   private drawn: Examined["facts"][] = [];
-  /** The checks that run, with their order in CHECKS. */
-  private running: { order: number; findings: Findings }[] = [];
+  /** Of the checks that run, in their order. */
   private findings: readonly Findings[] = [];
   private marks: (readonly Mark[])[] = [];
   private readonly groups = new Map<string, Group>();
@@ -248,16 +247,15 @@ export class Engine {
   /** Draws all conclusions from nothing. */
   private drawAnew(): Report {
     const circumstances = this.circumstances();
-    this.running = [...CHECKS.entries()].flatMap(([order, check]) => {
+    this.findings = [...CHECKS.entries()].flatMap(([order, check]) => {
       const appetite = appetiteFor(check, this.settings);
       if (appetite === "off" || !this.examiner.has(check.pass)) return [];
       const host = {
         block: (index: number) => this.blocks[index],
         facts: (index: number): readonly Fact[] | undefined => this.drawn[index]?.[order],
       };
-      return [{ order, findings: new Findings(check, appetite, circumstances, host) }];
+      return [new Findings(check, order, appetite, circumstances, host)];
     });
-    this.findings = this.running.map(({ findings }) => findings);
     this.drawn = [];
     this.pages = new Pages(this.blocks.length);
     const gone = new Map([...this.groups.keys()].map((id) => [id, null]));
@@ -273,9 +271,9 @@ export class Engine {
     const before = this.drawn[index] ?? NO_FACTS;
     const now = this.examined[index]?.facts ?? NO_FACTS;
     this.drawn[index] = now;
-    for (const { order, findings } of this.running) {
-      const had = before[order];
-      const has = now[order];
+    for (const findings of this.findings) {
+      const had = before[findings.order];
+      const has = now[findings.order];
       if (had?.length || has?.length) findings.replace(index, had, has);
     }
   }

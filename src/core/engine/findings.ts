@@ -32,6 +32,8 @@ export class Findings {
 
   constructor(
     readonly check: Check,
+    /** The check's place in CHECKS, by which facts are kept. */
+    readonly order: number,
     private readonly appetite: Appetite,
     private readonly circumstances: Circumstances,
     private readonly host: FindingsHost,

@@ -22,7 +22,7 @@ export class Gathering {
   follows(index: number, conclusions: readonly Conclusion[]): boolean[] {
     const first = new Map<string, Conclusion>();
     for (const one of conclusions) {
-      if (!one.gathers || !one.group) continue;
+      if (!isGathered(one)) continue;
       if (this.blocks.get(one.group)?.[0] !== index) continue;
       const known = first.get(one.group);
       if (!known || one.from < known.from) first.set(one.group, one);
@@ -48,9 +48,7 @@ export class Gathering {
 
 function gathered(conclusions: readonly Conclusion[]): Set<string> {
   const groups = new Set<string>();
-  for (const { gathers, group } of conclusions) {
-    if (gathers && group) groups.add(group);
-  }
+  for (const one of conclusions) if (isGathered(one)) groups.add(one.group);
   return groups;
 }
 

@@ -1,4 +1,5 @@
 import { useMemo } from "react";
+import type { BoardDeciding } from "./boards/board.ts";
 import { PASS_PARTS } from "./pass-parts.ts";
 import type { DeskSession } from "./session.ts";
 import { useSlice } from "./use-slice.ts";
@@ -18,15 +19,14 @@ export function BoardPane({ session, onClose }: BoardPaneProps) {
     "subject",
   );
   const { text, blocks } = session.current();
-  const deciding = useMemo(
+  const deciding = useMemo<BoardDeciding>(
     () => ({
-      go(place: Parameters<typeof session.walk.open>[0]) {
+      go(place) {
         onClose();
         session.walk.open(place);
       },
       back: onClose,
-      stet: (places: Parameters<typeof session.deciding.stetAt>[0]) =>
-        void session.deciding.stetAt(places),
+      stet: (places) => void session.deciding.stetAt(places),
       undo: () => void session.deciding.undoLast(),
       redo: () => void session.deciding.redo(),
     }),

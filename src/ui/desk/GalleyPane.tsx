@@ -7,6 +7,7 @@ import { isSheet } from "./galley/structure.ts";
 import type { GalleyFace } from "./galley-face.ts";
 import { Slip } from "./Slip.tsx";
 import type { DeskSession } from "./session.ts";
+import { rangeOf } from "./subject.ts";
 import { useSlice } from "./use-slice.ts";
 
 interface GalleyPaneProps {
@@ -105,7 +106,7 @@ function faceOf(galley: Galley, session: DeskSession): GalleyFace {
       );
     },
     show(subject, preview) {
-      const { from, to } = subject.kind === "mark" ? subject.place : subject.word;
+      const { from, to } = rangeOf(subject);
       return galley.show({ from, to, preview });
     },
     preview: (edits) => galley.preview(edits),

@@ -16,6 +16,7 @@ import { Keeper } from "./keeper.ts";
 import type { PlacedMark } from "./reported.ts";
 import { ShelfNote } from "./shelf-note.ts";
 import type { DeskState } from "./state.ts";
+import { rangeOf } from "./subject.ts";
 
 const OWN_FAULT =
   "Dry Run met an error of its own, and this step was not made. What was decided before is kept.";
@@ -112,9 +113,7 @@ export class DeskCore {
   /** Where the reader is: at the open slip, or where they were last. */
   place(): number {
     const { subject } = this.state;
-    if (subject?.kind === "mark") return subject.place.from;
-    if (subject?.kind === "word") return subject.word.from;
-    return this.lastPlace;
+    return subject ? rangeOf(subject).from : this.lastPlace;
   }
 
   settings(): CheckSettings {

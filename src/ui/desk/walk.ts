@@ -171,7 +171,7 @@ export class Walk {
   carrySubject(edits: readonly Edit[]): void {
     const { subject } = this.core.state;
     if (!subject) return;
-    const range = subject.kind === "mark" ? subject.place : subject.word;
+    const range = rangeOf(subject);
     const from = mapPosition(range.from, edits, "after");
     const to = mapPosition(range.to, edits, "before");
     if (edits.some((edit) => touches(edit, range))) {
