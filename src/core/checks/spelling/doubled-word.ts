@@ -1,4 +1,5 @@
 import type { AnalysedBlock } from "../../language/analysis.ts";
+import { wordList } from "../../language/words/word-lists.ts";
 import type { Check, Fact } from "../check.ts";
 import { doubledWord as card } from "./cards.ts";
 
@@ -11,9 +12,7 @@ interface DoubledWord extends Fact {
  * Words that English doubles on purpose: "he had had enough", "the fact that that is so", and
  * doublings for emphasis or sound.
  */
-const DOUBLED_ON_PURPOSE = new Set(
-  "had that very so bye ha hush knock long far much night ho hear blah tut chop pooh".split(" "),
-);
+const DOUBLED_ON_PURPOSE = wordList("doubled-word/doubled-on-purpose");
 
 /** The same word twice running. */
 export const doubledWord: Check<DoubledWord> = {

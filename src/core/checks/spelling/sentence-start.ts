@@ -2,6 +2,7 @@ import type { AnalysedBlock, Language } from "../../language/analysis.ts";
 import type { Token } from "../../language/text/tokens.ts";
 import { ABBREVIATIONS, BEFORE_NAME } from "../../language/words/abbreviations.ts";
 import { ABBREVIATION, type Lexicon } from "../../language/words/lexicon.ts";
+import { wordList } from "../../language/words/word-lists.ts";
 import type { Check, Fact } from "../check.ts";
 import { sentenceStart as card } from "./cards.ts";
 
@@ -99,7 +100,7 @@ function isCommon(word: string, lexicon: Lexicon): boolean {
 const FULL_STOP = 46;
 
 /** Words of two letters that are short for nothing. */
-const SHORT_WORDS = new Set("it up us me do so we he is be go by to on my".split(" "));
+const SHORT_WORDS = wordList("sentence-start/short-words");
 /** Letters from which on a word in small letters is no abbreviation and no ending of a file's name. */
 const LONG = 7;
 
@@ -124,8 +125,4 @@ function closesSentence(text: string, bracket: number): boolean {
 const CLOSING_FROM = 6;
 
 /** Words that seldom follow an abbreviation inside a sentence. */
-const OPENERS = new Set(
-  "all the this that these those it he she they we you there if when while although because however but his her their our my its since what who how why where will does did has have was were is are moreover furthermore such no many some with certainly like finally even then upon after before soon later still once very".split(
-    " ",
-  ),
-);
+const OPENERS = wordList("sentence-start/openers");

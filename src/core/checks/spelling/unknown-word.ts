@@ -8,6 +8,7 @@ import { brokenWordAt } from "../../language/words/broken-word.ts";
 import { isDayOrMonth } from "../../language/words/days-and-months.ts";
 import { dictionaryBits, isPrefix, withoutPossessive } from "../../language/words/known.ts";
 import { strayCapitals } from "../../language/words/stray-capitals.ts";
+import { wordList } from "../../language/words/word-lists.ts";
 import type { Weight } from "../card.ts";
 import type { Across, Check, Circumstances, Fact, Verdict } from "../check.ts";
 import { LEAVE_BITS } from "../leave.ts";
@@ -86,11 +87,7 @@ function lettersIn(text: string, from: number, to: number): { from: number; to: 
   }));
 }
 
-const TITLES = new Set(
-  "dr drs mr mrs ms mx prof sir dame lord lady capt captain col colonel gen general lt maj major sgt rev fr sen rep gov judge miss president professor mayor sister brother uncle aunt saint st".split(
-    " ",
-  ),
-);
+const TITLES = wordList("unknown-word/titles");
 
 /** Whether the word before is a title or an initial. */
 function followsTitle(block: AnalysedBlock, index: number): boolean {

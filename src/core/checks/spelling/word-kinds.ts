@@ -3,6 +3,7 @@ import type { Token } from "../../language/text/tokens.ts";
 import { dictionaryBits, isDerived, withoutPossessive } from "../../language/words/known.ts";
 import { NAME } from "../../language/words/lexicon.ts";
 import { UNIT_SYMBOLS } from "../../language/words/units-of-measure.ts";
+import { wordList } from "../../language/words/word-lists.ts";
 import { LEAVE_BITS } from "../leave.ts";
 
 /** A stretch of a block that speaks for all words in it. */
@@ -16,7 +17,7 @@ const ROMAN = /^m{0,4}(?:cm|cd|d?c{0,4})(?:xc|xl|l?x{0,4})(?:ix|iv|v?i{0,4})$/;
 /** Endings of Latin species names in the nominative and genitive; common practice in botany and zoology. */
 const EPITHET = /^[a-z-]{3,}(?:us|a|um|is|i|ae|ensis|e|es|ans|ens|or|ax|ex|oides|on|ys)$/;
 /** Parts of Latin phrases that English copy uses as its own: et al., et cetera, pro tem, sine die. */
-const LATIN_PHRASES = new Set("et al cetera tem sine inter alia ad hoc ipso facto vis".split(" "));
+const LATIN_PHRASES = wordList("word-kinds/latin-phrases");
 /** A short phrase in italics or quotation marks is foreign if half of its words are unknown. */
 const PHRASE_WORDS = 8;
 const FOREIGN_SHARE = 0.5;

@@ -1,3 +1,4 @@
+import { wordList } from "../../language/words/word-lists.ts";
 import { markCheck } from "../mark-check.ts";
 import { intensifier as card } from "./cards.ts";
 
@@ -13,8 +14,10 @@ export const intensifier = markCheck({
     const at = bounds[0] ?? 0;
     const before = words[at - 1]?.form ?? "";
     const next = words[at + 1]?.form ?? "";
-    if (/^(?:not|n't|the|that|this|so|how|too|never|his|her|my|their)$/.test(before)) return false;
+    if (BEFORE_NEEDED.has(before)) return false;
     return !/^(?:much|few|little|many|well|first|last|same|often|soon)$/.test(next);
   },
   groups: true,
 });
+
+const BEFORE_NEEDED = wordList("intensifier/before-needed");

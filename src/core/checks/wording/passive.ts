@@ -1,5 +1,6 @@
 import type { Syntax } from "../../language/phrases/syntax.ts";
 import { TAG, TAG_SETS } from "../../language/tags/tag-sets.ts";
+import { wordList } from "../../language/words/word-lists.ts";
 import { type Found, markCheck } from "../mark-check.ts";
 import { replaceBy } from "../patterns/mend.ts";
 import { passiveWithAgent as card } from "./cards.ts";
@@ -78,7 +79,7 @@ function isDoer({ words, tags }: Syntax, head: number, pronoun: boolean): boolea
   if (pronoun) return tags[head] === TAG.PPO;
   const form = words[head]?.form ?? "";
   if (tags[head] === TAG.CD || /ing$/.test(form)) return false;
-  return !/^(?:noon|midnight|night|day|days|hand|means|way|ways|mail|post|law|nature|now|then|mistake|accident|chance|sea|air|land|rail|train|boat|ship|car|bus|weight|volume|name|date|time|end|door|window|wall|quay|side|degrees|feet|metres|meters|percent|year|week|month|method|process|use|default|hour|rule|word|letter|phone|fire|force|design|definition)$/.test(
-    form,
-  );
+  return !NOT_DOERS.has(form);
 }
+
+const NOT_DOERS = wordList("passive/not-doers");

@@ -3,6 +3,7 @@ import { isPlainNumber, isPlainPlural, isPlainWord } from "../phrases/plain-plac
 import type { Syntax } from "../phrases/syntax.ts";
 import { TAG, TAG_SETS, tagSet } from "../tags/tag-sets.ts";
 import { VERB } from "../words/lexicon.ts";
+import { wordList } from "../words/word-lists.ts";
 import { BARE, ING, PARTICIPLE, PAST, PRESENT, THIRD, type WordTable } from "../words/words.ts";
 import type { ChoiceModel } from "./choice-model.ts";
 import { mayOpen, ownerFeatures, ownerUnits, stopFeatures } from "./mark-slots.ts";
@@ -264,9 +265,7 @@ function isGoverned(syntax: Syntax, at: number, tag: number): boolean {
   return AUXILIARY.has(words[before]?.form ?? "") && TAG_SETS.VERB[governor] === 1;
 }
 
-const AUXILIARY = new Set(
-  "have has had 've be is was were been being am are do does did".split(" "),
-);
+const AUXILIARY = wordList("slot-finder/auxiliary");
 
 /** What stands before a noun more often, "the" or "a", as the words around have it. */
 export function likelierArticle({ to }: Pick<Slot, "to">, { words, tags }: Syntax): string {

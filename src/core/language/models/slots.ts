@@ -1,6 +1,7 @@
 import { isComparison } from "../phrases/plain-places.ts";
 import type { NounGroup, Syntax } from "../phrases/syntax.ts";
 import { TAG, TAG_SETS } from "../tags/tag-sets.ts";
+import { wordList } from "../words/word-lists.ts";
 import { hashText, type Word, type WordTable } from "../words/words.ts";
 import type { NounHabits } from "./noun-habits.ts";
 import type { Trigrams } from "./trigrams.ts";
@@ -38,11 +39,7 @@ export const END_KIN = 257;
 const REACH = 7;
 
 /** Words that say nothing of what a text is about. */
-const COMMON = new Set(
-  "the a an of to in and or is was were be for on with as at by it he she they i you we that this his her their its not from but had have has are".split(
-    " ",
-  ),
-);
+const COMMON = wordList("slots/common");
 
 const commonHashes = new Set([...COMMON].map(hashText));
 

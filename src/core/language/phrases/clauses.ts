@@ -1,4 +1,5 @@
 import { TAG, TAG_SETS } from "../tags/tag-sets.ts";
+import { wordList } from "../words/word-lists.ts";
 import {
   BRACKETED,
   type GrammaticalNumber,
@@ -168,18 +169,10 @@ function inverted(syntax: Syntax, verb: VerbGroup): Subject | null {
 }
 
 const EACH = new Set("each every either neither another a an one this that".split(" "));
-const MANY = new Set("these those many few several both two three four five six ten".split(" "));
+const MANY = wordList("clauses/many");
 /** Nouns that end like singulars and take a plural verb, and the other way round. */
-const PLURAL_NOUNS = new Set(
-  "people police cattle men women children feet teeth mice geese data media criteria phenomena".split(
-    " ",
-  ),
-);
-const EITHER = new Set(
-  "bunch class set collection majority number rest half third thirds quarter quarters fifth fifths tenth tenths fraction part percent per cent variety lot lots couple pair group team committee staff crew family government public range series species means headquarters data media all most some none any more plenty remainder bulk mathematics physics politics economics statistics ethics acoustics news others board army company firm council police crowd audience minority percentage proportion fraction fish sheep deer aircraft offspring handful dozen hundred thousand million total kind sort type what who which".split(
-    " ",
-  ),
-);
+const PLURAL_NOUNS = wordList("clauses/plural-nouns");
+const EITHER = wordList("clauses/either");
 
 /** The number of a noun group for its verb; unknown where usage is divided. */
 export function numberOf(syntax: Syntax, group: NounGroup): GrammaticalNumber {

@@ -1,4 +1,5 @@
 import { TAG, TAG_SETS, type TagSet, tagSet } from "../tags/tag-sets.ts";
+import { wordList } from "../words/word-lists.ts";
 import type { Syntax } from "./syntax.ts";
 
 /**
@@ -181,9 +182,9 @@ const NO_BASE = /(?:[^s]s|[a-z]{3}ing|[^e]ed)$/;
 function isCounted({ words, tags }: Syntax, at: number): boolean {
   const next = words[at + 1]?.form ?? "";
   if (words[at - 1]?.form === "," && /^(?:are|were|have)$/.test(next)) return true;
-  return TAG_SETS.STOP[tags[at + 1] ?? 0] === 1 && COUNTED.test(words[at - 1]?.form ?? "");
+  return TAG_SETS.STOP[tags[at + 1] ?? 0] === 1 && COUNTED.has(words[at - 1]?.form ?? "");
 }
-const COUNTED = /^(?:is|are|was|were|be|been|has|have|had|only|all)$/;
+const COUNTED = wordList("plain-places/counted");
 
 /** "The keepers too have left", "they chose too not to go". */
 function standsAfterSubject({ tags }: Syntax, at: number): boolean {

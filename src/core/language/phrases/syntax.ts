@@ -2,6 +2,7 @@ import type { Span } from "../../manuscript/model.ts";
 import { TAG, TAG_SETS } from "../tags/tag-sets.ts";
 import type { Sentence } from "../text/sentences.ts";
 import type { Unit } from "../text/units.ts";
+import { wordList } from "../words/word-lists.ts";
 import type { Word } from "../words/words.ts";
 import { BE, HAVE } from "./auxiliaries.ts";
 
@@ -333,9 +334,7 @@ function nounGroupAt(
   return { from, to: head + 1, head, number, determiner, pronoun: false };
 }
 
-const ALONE_PLURAL = new Set(
-  "these those many few several both two three four five six".split(" "),
-);
+const ALONE_PLURAL = wordList("syntax/alone-plural");
 const ALONE_SINGULAR = new Set("this each another one either neither much".split(" "));
 
 function pronounNumber(form: string, tag: number): GrammaticalNumber {

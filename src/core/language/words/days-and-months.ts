@@ -1,9 +1,7 @@
+import { wordList } from "./word-lists.ts";
+
 /** Names of days and months in small letters, which no dictionary has so. */
-const NAMES = new Set(
-  "monday tuesday wednesday thursday friday saturday sunday january february april june july september october november december mondays tuesdays wednesdays thursdays fridays saturdays sundays".split(
-    " ",
-  ),
-);
+const NAMES = wordList("days-and-months/names");
 /** Words of their own as well. */
 const AMBIGUOUS = new Set(["march", "may", "august"]);
 

@@ -3,16 +3,13 @@ import { mayBeMonth } from "./days-and-months.ts";
 import { type IrregularForms, lemmasOf, regularForms } from "./lemmas.ts";
 import { ADJECTIVE, ALL_VARIETIES, type Lexicon, VARIETY_BITS } from "./lexicon.ts";
 import { otherWord } from "./us-and-gb-words.ts";
+import { wordList } from "./word-lists.ts";
 
 /** What the dictionaries say about a word. */
 export type Verdict = "known" | "other-variety" | "unknown";
 
 /** First parts of hyphenated words that are not words by themselves: co-operate, non-linear. */
-const PREFIXES = new Set(
-  "anti auto bi co counter de ex extra hyper infra inter intra macro mega micro mid mini mis mono multi nano neo non over para photo poly post pre pro pseudo quasi re semi sub super tele thermo trans tri ultra un under uni vice".split(
-    " ",
-  ),
-);
+const PREFIXES = wordList("known/prefixes");
 
 /** Last parts that any noun takes: tide-like, gull-less, seawards. */
 const SUFFIXES = ["like", "less", "wise", "ward", "wards", "fold", "proof", "ness", "ship", "free"];

@@ -1,6 +1,7 @@
 import { type Inflection, type IrregularForms, inflect, lemmasOf } from "./lemmas.ts";
 import type { Lexicon } from "./lexicon.ts";
 import type { WordClasses } from "./word-classes.ts";
+import { wordList } from "./word-lists.ts";
 
 /** A word as patterns and models see it, one object for all places with the same form. */
 export interface Word {
@@ -199,11 +200,7 @@ function remember<T>(memory: Map<string, T>, word: string, found: T): void {
 }
 
 /** Verbs whose past is spelled like their base form. */
-export const UNCHANGED = new Set(
-  "put cut let set hit cost read shut shed spread beat quit hurt cast burst bid bet rid split thrust broadcast forecast upset beset typeset reset preset inset offset recast recut shortcut input output".split(
-    " ",
-  ),
-);
+export const UNCHANGED = wordList("words/unchanged");
 
 /** Verbs whose participle is spelled like their base form. */
 const BASE_PARTICIPLES = new Set(["run", "come", "become", "overcome", "overrun", "outrun"]);

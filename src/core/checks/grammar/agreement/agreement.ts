@@ -11,6 +11,7 @@ import {
 } from "../../../language/phrases/syntax.ts";
 import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
 import { NOUN, VERB } from "../../../language/words/lexicon.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { UNCHANGED, type WordTable } from "../../../language/words/words.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { betterChoices } from "../words/better-choices.ts";
@@ -130,7 +131,7 @@ function plainDisagreement(
   if (singular && isAmount(syntax, subject.group)) return null;
   // "algorithm" taken for a plural, "semantics" that may be either.
   const plain = words[subject.group.head]?.form ?? "";
-  const noPlural = table.noun(plain) === plain && !TRUE_PLURALS.test(plain);
+  const noPlural = table.noun(plain) === plain && !TRUE_PLURALS.has(plain);
   if (subject.number === "plural" && tags[subject.group.head] === TAG.NNS && noPlural) return null;
   if (/ics$/.test(plain) || plain.length < 3 || TAG_SETS.NAME[tags[subject.group.head] ?? 0])
     return null;
@@ -183,8 +184,7 @@ const MANY = /^(?:these|those|all|many|several|few|two|three|both)$/;
 const MAY_LEAD = new Set("about over around near under off up out".split(" "));
 
 /** Plurals that no rule brings back to a singular. */
-const TRUE_PLURALS =
-  /^(?:people|police|cattle|clergy|children|men|women|others|thanks|clothes|goods)$/;
+const TRUE_PLURALS = wordList("agreement/true-plurals");
 
 /** "Do it attempt …?" */
 function asksOfOne({ words, tags, sentenceFrom, sentenceTo }: Syntax, unit: number): boolean {

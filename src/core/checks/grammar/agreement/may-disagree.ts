@@ -9,6 +9,7 @@ import {
 } from "../../../language/phrases/syntax.ts";
 import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
 import { NOUN } from "../../../language/words/lexicon.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { isAmount, SUMS } from "./amounts.ts";
 
 /** How far ahead the model must have the other number where the phrases show one as well. */
@@ -24,9 +25,7 @@ const THERE_CLEAR = 3;
 
 /** Units within which the verb of a noun is looked for that was taken for a verb. */
 export const NOUN_REACH = 9;
-export const MODALS = new Set(
-  "will would can could may might must shall should 'll to not n't".split(" "),
-);
+export const MODALS = wordList("may-disagree/modals");
 export const PLURAL_FORMS = new Set(["are", "were", "have", "do"]);
 
 /** "getRanges", "s.append", "axe_core": a name in code, of one thing. */
@@ -54,7 +53,7 @@ export function mayDisagree(
     // "There are a lamp and a rope": two things.
     if (best === 0 && /^(?:and|,)$/.test(words[subject.group.to]?.form ?? "")) return false;
     // "There is a lot of them": told by a check of its own.
-    if (SUMS.test(words[subject.group.head]?.form ?? "")) return false;
+    if (SUMS.has(words[subject.group.head]?.form ?? "")) return false;
     // "There were no sound": one thing, to the model as to the tagger.
     if (subject.number === "unknown")
       return best === 0 && margin > THERE_CLEAR && tags[subject.group.head] === TAG.NN;
@@ -168,11 +167,7 @@ export function takesObject({ tags }: Syntax, unit: number): boolean {
 function isAskedFor({ words, tags, sentenceFrom, sentenceTo }: Syntax, unit: number): boolean {
   const asked = words[(sentenceTo[unit] ?? 1) - 1]?.form === "?";
   const first = words[sentenceFrom[unit] ?? 0]?.form ?? "";
-  return (
-    asked &&
-    tags[unit] === TAG.VB &&
-    /^(?:do|does|did|can|could|will|would|should|may|might|must|shall)$/.test(first)
-  );
+  return asked && tags[unit] === TAG.VB && AUXILIARIES.has(first);
 }
 
 /** "If it were shut", "he wished it were". */
@@ -188,3 +183,5 @@ const SUPPOSED_REACH = 10;
 const SUPPOSING = new Set("if though lest whether wish wished wishes unless suppose".split(" "));
 
 const CLAUSE_OPENERS = new Set("that what whether how why whoever whatever".split(" "));
+
+const AUXILIARIES = wordList("may-disagree/auxiliaries");

@@ -1,4 +1,5 @@
 import { TAG } from "../../../language/tags/tag-sets.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { markCheck } from "../../mark-check.ts";
 import { SUMS } from "./amounts.ts";
 import { thereAgreement as card } from "./cards.ts";
@@ -37,12 +38,12 @@ export const thereAgreement = markCheck({
     // Sums of money, time and distance are singular: "there is five pounds in it".
     if (form === "is" || form === "was" || form === "'s") {
       for (let at = verb + 1; at <= last; at++) {
-        if (SUMS.test(syntax.words[at]?.form ?? "")) return false;
+        if (SUMS.has(syntax.words[at]?.form ?? "")) return false;
       }
       if (form === "'s") return false;
     }
-    return !/^(?:few|lot|number|couple|variety|series|range|handful|dozen|majority|great|good|pair|host|total|hundred|thousand|million)$/.test(
-      syntax.words[verb + 2]?.form ?? "",
-    );
+    return !AMOUNT_NOUNS.has(syntax.words[verb + 2]?.form ?? "");
   },
 });
+
+const AMOUNT_NOUNS = wordList("there-agreement/amount-nouns");

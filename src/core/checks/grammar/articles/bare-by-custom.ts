@@ -1,33 +1,12 @@
 import type { NounGroup, Syntax } from "../../../language/phrases/syntax.ts";
 import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 
 /** Groups that stand without an article as they are; common practice. */
-const PHRASES = new Set(
-  (
-    "next door|fiscal year|city hall|town hall|city center|center city|center stage|stage left|stage right|old hat|high tide|low tide|" +
-    "high water|low water|sea level|ground level|eye level|high school|graduate school|college|middle age|old age|common sense|common knowledge|" +
-    "real life|full time|part time|full speed|top speed|half price|first class|second class|first place|second place|last place|last week|next week|" +
-    "last month|next month|last year|next year|last night|late summer|early summer|late spring|early spring|late autumn|early autumn|late winter|" +
-    "summer|winter|spring|autumn|fog|mist|rain|snow|ice|frost|daylight|daybreak|dawn|dusk|nightfall|sunrise|sunset|midnight|midday|noon|breakfast|lunch|dinner|supper|" +
-    "best man|mother|father|grandmother|grandfather|mom|dad|aunt|uncle|heaven|hell|parliament|congress"
-  ).split("|"),
-);
+const PHRASES = wordList("bare-by-custom/phrases");
 
 /** A preposition or a verb with a noun that it takes bare; common practice. */
-const PAIRS = new Set(
-  (
-    "on end|on deck|on stage|on board|on shore|on land|on foot|on hand|on guard|on duty|on call|on trial|on record|on paper|on purpose|on time|" +
-    "in place|in back|in process|in point|in search|in need|in pursuit|in support|in memory|in honour|in honor|in bed|in hand|in mind|in fact|in line|in front|in turn|in school|in prison|in court|in church|in debt|in doubt|in danger|in part|in person|" +
-    "in stock|in step|in store|in tow|in tune|in view|in charge|in office|in port|at sea|at hand|at heart|at home|at work|at school|at war|at stake|" +
-    "at bay|at anchor|at risk|at ease|at fault|at length|at rest|by hand|by heart|by name|by way|by mistake|by accident|by chance|by ear|by trade|" +
-    "to bed|to school|to church|to court|to sea|to shore|to port|to hand|to mind|to date|to scale|from memory|from scratch|from end|for sale|for hire|" +
-    "under way|under fire|under guard|within range|within reach|within earshot|within sight|out of order|off guard|off duty|off balance|off course|" +
-    "keep house|keeps house|kept house|keep watch|kept watch|keep pace|kept pace|keep track|give voice|gave voice|give way|gave way|take part|takes part|" +
-    "took part|take place|takes place|took place|take shape|took shape|take heart|took heart|take aim|took aim|take root|took root|make way|made way|" +
-    "make sense|makes sense|made sense|set sail|set foot|set fire|lay siege|lose face|lose heart|lose sight|lost sight|catch fire|caught fire|hold sway|" +
-    "change hands|drop anchor|dropped anchor|play host|played host|pay heed|had issue|take issue|took issue"
-  ).split("|"),
-);
+const PAIRS = wordList("bare-by-custom/pairs");
 
 /** Offices that one holds: "as moderator", "turned pilot". */
 const OFFICE = /(?:er|or|ist|ian|ant|man|woman|chief)$/;

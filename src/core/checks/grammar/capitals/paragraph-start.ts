@@ -1,5 +1,6 @@
 import { CODE, type Syntax, type VerbGroup, written } from "../../../language/phrases/syntax.ts";
 import { TAG, TAG_SETS, tagSet } from "../../../language/tags/tag-sets.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { paragraphStart as card } from "./cards.ts";
 
@@ -37,7 +38,7 @@ export const paragraphStart = markCheck({
       const opener = AFTER_STOP.has(words[unit]?.form ?? "");
       const group = syntax.nounGroups[syntax.nounAt[unit] ?? -1];
       const after = group && syntax.verbGroups[syntax.verbAt[group.to] ?? -1];
-      if (after && SPEAKS.test(words[after.main]?.form ?? "")) continue;
+      if (after && SPEAKS.has(words[after.main]?.form ?? "")) continue;
       // A quotation that goes on has a comma in its place.
       if (quoted && text[index - 2] === "." && opensAfterQuotation(syntax, unit)) {
         capital(unit, true);
@@ -60,7 +61,7 @@ function opensParagraph({ words, tags, text }: Syntax, sentences: number): boole
   if (sentences > 1) {
     return (words[0]?.frequency ?? 0) > COMMON && (!TAG_SETS.VERB[tag] || OPENING_WORDS[tag] === 1);
   }
-  if (words.length <= SHORT || GOES_ON.test(form)) return false;
+  if (words.length <= SHORT || GOES_ON.has(form)) return false;
   return OPENING_WORDS[tag] === 1 || tag === TAG.CD || text.endsWith("?");
 }
 
@@ -73,7 +74,7 @@ function isLongSentence({ words, tags, places, verbGroups }: Syntax): boolean {
   // Longer still, it may begin with a rarer word, or tell somebody what to do.
   const told = verb && TAKES[tags[1] ?? 0] === 1;
   const finite = verbGroups.some((one) => one.finite > 0);
-  const known = first.traits !== 0 && first.frequency > SELDOM && !GOES_ON.test(first.form);
+  const known = first.traits !== 0 && first.frequency > SELDOM && !GOES_ON.has(first.form);
   return words.length > LONG_SENTENCE && known && finite && (!verb || told);
 }
 const LONG_NOTE = 10;
@@ -82,11 +83,10 @@ const LONG_SENTENCE = 15;
 const SELDOM = 6;
 const TAKES = tagSet("DT", "PRP$", "PPO", "NNS", "IN", "RB");
 
-const ASKS = new Set("do does did is are was were has have can could will would should".split(" "));
+const ASKS = wordList("paragraph-start/asks");
 
 /** Verbs that a quotation goes with. */
-export const SPEAKS =
-  /^(?:said|asked|cried|says|wrote|replied|thought|exclaimed|shouted|whispered|called|answered|muttered|yelled|demanded|added|snapped|wondered|mused|breathed|sighed|told)$/;
+export const SPEAKS = wordList("paragraph-start/speaks");
 
 /** After a question or a cry: a whole sentence, not another question word or the end of a list. */
 function opensAfterMark(
@@ -115,14 +115,13 @@ function opensAfterQuotation({ tags, words, units, sentenceTo }: Syntax, unit: n
   if (goesOn) return left > SHORT;
   return (
     left > SHORT &&
-    !GOES_ON.test(words[unit]?.form ?? "") &&
+    !GOES_ON.has(words[unit]?.form ?? "") &&
     OPENING_WORDS[tag] === 1 &&
     tag !== TAG.CC
   );
 }
 
-const GOES_ON =
-  /^(?:and|or|but|nor|where|which|that|who|with|for|to|of|in|then|as|if|while|when|by|from|so)$/;
+const GOES_ON = wordList("paragraph-start/goes-on");
 /** Units that a sentence alone in its paragraph must have. */
 const SHORT = 4;
 /** log2 of a word's count: rarer ones may be names of programs or variables. */
@@ -146,8 +145,4 @@ const OPENING_WORDS = tagSet(
 );
 
 /** Open a sentence after a question or a quotation far more often than they go on with one. */
-const AFTER_STOP = new Set(
-  "the this that these those such it there if when but moreover however in on at for some many no nobody everybody nothing".split(
-    " ",
-  ),
-);
+const AFTER_STOP = wordList("paragraph-start/after-stop");

@@ -1,5 +1,6 @@
 import { written } from "../../../language/phrases/syntax.ts";
 import { TAG } from "../../../language/tags/tag-sets.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { pronounI as card } from "./cards.ts";
 
@@ -21,10 +22,7 @@ export const pronounI = markCheck({
       if (!/^[\p{L}'’,]/u.test(written(syntax, unit + 1))) continue;
       // "while read i do": a variable.
       if (tags[unit - 1] === TAG.VB || tags[unit - 1] === TAG.VBD) continue;
-      const verb =
-        /^(?:'m|'ve|'ll|'d|am|was|have|had|do|did|will|would|could|can|should|think|know|came|went|saw|said|read|thought|knew|took|found)$/.test(
-          form,
-        );
+      const verb = VERBS_AFTER_I.has(form);
       if (!verb && next !== TAG.VBD && next !== TAG.MD && next !== TAG.VB) continue;
       if (/^(?:an|the|letter|part|section|step|item|vowel)$/.test(words[unit - 1]?.form ?? ""))
         continue;
@@ -33,3 +31,5 @@ export const pronounI = markCheck({
     return found;
   },
 });
+
+const VERBS_AFTER_I = wordList("pronoun-i/verbs-after-i");

@@ -1,5 +1,6 @@
 import { written } from "../../../language/phrases/syntax.ts";
 import { TAG } from "../../../language/tags/tag-sets.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { markCheck } from "../../mark-check.ts";
 import { titleCapital as card } from "./cards.ts";
 
@@ -20,11 +21,11 @@ export const titleCapital = markCheck({
     )
       return false;
     return (
-      !/^(?:the|a|an|former|late|ex|then|this|that|his|her|our|their|my|attorney|consul|in|old|said|major|vice|council|association|company|our)$/.test(
-        before,
-      ) &&
+      !BEFORE_COMMON_OFFICE.has(before) &&
       syntax.tags[unit - 1] !== TAG.JJ &&
       syntax.tags[unit - 1] !== TAG.NN
     );
   },
 });
+
+const BEFORE_COMMON_OFFICE = wordList("title-capital/before-common-office");

@@ -1,4 +1,5 @@
 import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { compoundHyphen as card } from "./cards.ts";
 
@@ -35,15 +36,8 @@ export const compoundHyphen = markCheck({
         TAG_SETS.NOUN[tags[last] ?? 0] === 1
       );
     }
-    if (
-      /^(?:two|three|four|five|six|seven|eight|nine|ten|twelve|twenty|thirty|fifty|hundred)$/.test(
-        first,
-      )
-    ) {
-      return (
-        tags[last] === TAG.NN &&
-        !/^(?:ago|later|before|old|high|long|wide|deep|each|away|more|rule)$/.test(form)
-      );
+    if (NUMBERS.has(first)) {
+      return tags[last] === TAG.NN && !AFTER_MEASURE.has(form);
     }
     return TAG_SETS.NOUN[tags[last] ?? 0] === 1 || TAG_SETS.ADJ[tags[last] ?? 0] === 1;
   },
@@ -53,13 +47,7 @@ export const compoundHyphen = markCheck({
     for (const [unit, word] of syntax.words.entries()) {
       if (!word.form.includes("ly-")) continue;
       const match = /^(\p{L}{3,}ly)-(\p{L}+(?:ed|en|wn|lt|ilt|ing|ade))$/u.exec(word.form);
-      if (
-        !match ||
-        /^(?:family|only|early|likely|friendly|lovely|lonely|daily|weekly|monthly|yearly|elderly|costly|deadly|holy|ugly|silly|july|fly|reply|supply|assembly|anomaly|butterfly|belly|jelly|bully|lily)$/.test(
-          match[1] ?? "",
-        )
-      )
-        continue;
+      if (!match || NOT_ADVERBS.has(match[1] ?? "")) continue;
       const written = syntax.text.slice(syntax.units[unit]?.from ?? 0, syntax.units[unit]?.to ?? 0);
       found.push({
         from: unit,
@@ -71,3 +59,7 @@ export const compoundHyphen = markCheck({
     return found;
   },
 });
+
+const NUMBERS = wordList("compound-hyphen/numbers");
+const AFTER_MEASURE = wordList("compound-hyphen/after-measure");
+const NOT_ADVERBS = wordList("compound-hyphen/not-adverbs");

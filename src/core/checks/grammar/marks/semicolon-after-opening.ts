@@ -1,5 +1,6 @@
 import { written } from "../../../language/phrases/syntax.ts";
 import { TAG } from "../../../language/tags/tag-sets.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { sentencesOf } from "../sentences/sentences.ts";
 import { semicolonAfterOpening as card } from "./cards.ts";
@@ -13,12 +14,7 @@ export const semicolonAfterOpening = markCheck({
     const found: Found[] = [];
     const { words, tags, units, text } = syntax;
     for (const { from, to } of sentencesOf(syntax)) {
-      if (
-        !/^(?:although|though|when|if|because|since|while|after|before|unless|until|as)$/.test(
-          words[from]?.form ?? "",
-        )
-      )
-        continue;
+      if (!OPENING_WORDS.has(words[from]?.form ?? "")) continue;
       let at = from;
       while (at < to && tags[at] !== TAG[","] && text[units[at]?.from ?? 0] !== ";") at++;
       const stop = units[at];
@@ -36,3 +32,5 @@ export const semicolonAfterOpening = markCheck({
     return found;
   },
 });
+
+const OPENING_WORDS = wordList("semicolon-after-opening/opening-words");

@@ -1,5 +1,6 @@
 import { type Syntax, written } from "../../../language/phrases/syntax.ts";
 import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { sentencesOf } from "../sentences/sentences.ts";
 import { subjectComma as card } from "./cards.ts";
@@ -38,12 +39,7 @@ export const subjectComma = markCheck({
       if (comma < 0 || comma - from < 2 || comma - from > 14) continue;
       const first = nounGroups[nounAt[from] ?? -1];
       if (!first || first.from !== from || tags[comma - 1] === TAG.CD) continue;
-      if (
-        /^(?:last|next|this|that|one|each|every|yesterday|today|some|all|no)$/.test(
-          words[from]?.form ?? "",
-        ) &&
-        TIMES.test(words[first.head]?.form ?? "")
-      )
+      if (OPENS_TIME.has(words[from]?.form ?? "") && TIMES.has(words[first.head]?.form ?? ""))
         continue;
       const verb = syntax.verbGroups[syntax.verbAt[comma + 1] ?? -1];
       if (!verb || verb.finite !== comma + 1 || words[comma + 1]?.form === "please") continue;
@@ -72,18 +68,16 @@ export const subjectComma = markCheck({
   },
 });
 
-const TIMES = /^(?:night|day|morning|year|week|time|month|evening|afternoon|summer|winter|spring)$/;
+const TIMES = wordList("subject-comma/times");
 
 /** A past form that is spelled like the participle may open a phrase: "the men, led by him". */
 function couldBeParticiple({ words, tags }: Syntax, unit: number): boolean {
   const form = words[unit]?.form ?? "";
-  if (
-    /^(?:was|were|had|did|went|came|saw|took|gave|wrote|began|knew|fell|stood|rose|became|ran|drove|grew|threw|flew|drew|lay|spoke|broke|chose|ate|did)$/.test(
-      form,
-    )
-  )
-    return false;
+  if (PAST_ONLY.has(form)) return false;
   const next = tags[unit + 1] ?? 0;
   // "wrote it", "opened the door": an object of its own speaks for a finite verb.
   return !(TAG_SETS.PRONOUN[next] || next === TAG.DT || next === TAG.PRP$ || next === TAG.TO);
 }
+
+const OPENS_TIME = wordList("subject-comma/opens-time");
+const PAST_ONLY = wordList("subject-comma/past-only");

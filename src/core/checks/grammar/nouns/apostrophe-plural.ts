@@ -1,6 +1,7 @@
 import { ownerForm } from "../../../language/models/mark-slots.ts";
 import { type Syntax, written } from "../../../language/phrases/syntax.ts";
 import { TAG, TAG_SETS, tagSet } from "../../../language/tags/tag-sets.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { betterChoices } from "../words/better-choices.ts";
 import { apostrophePlural as card } from "./cards.ts";
@@ -128,11 +129,7 @@ const NOT_OWNED = tagSet(
   "EX",
 );
 
-const MANY = new Set(
-  "two three four five six seven eight nine ten many several few these those all no some most other both".split(
-    " ",
-  ),
-);
+const MANY = wordList("apostrophe-plural/many");
 const PARTICIPLE_LIKE = /(?:ed|en|wn|t)$/;
 /** Shops, houses and friends are named by who owns them: "at the clerk's", "a friend of my sister's". */
 const PERSONS =

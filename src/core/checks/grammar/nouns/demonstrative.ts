@@ -1,5 +1,6 @@
 import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
 import { VERB } from "../../../language/words/lexicon.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { markCheck } from "../../mark-check.ts";
 import { demonstrative as card } from "./cards.ts";
 
@@ -28,12 +29,7 @@ export const demonstrative = markCheck({
     if ((words[group.head]?.traits ?? 0) & VERB && !verbAfter) return false;
     if (form === "this" || form === "that") {
       if (!plural || group.to - group.from > 3) return false;
-      if (
-        /^(?:means|series|species|news|headquarters|works|mathematics|physics|politics|economics|ethics|crossroads|barracks|lens|gas|bus|data|media)$/.test(
-          head,
-        )
-      )
-        return false;
+      if (SINGULAR_IN_S.has(head)) return false;
       // "that" opens a clause far more often than it points.
       if (form === "that") {
         const verb = tags[group.to] ?? 0;
@@ -45,13 +41,7 @@ export const demonstrative = markCheck({
       }
       return !/ics$/.test(head);
     }
-    if (
-      plural ||
-      /^(?:people|cattle|police|aircraft|fish|sheep|deer|series|species|data|media|few|craft|clergy|vermin|poultry|folk|men|women|children|teeth|feet|swine|offspring|staff|youth|criteria|phenomena|bacteria|algae|larvae)$/.test(
-        head,
-      )
-    )
-      return false;
+    if (plural || PLURAL_AS_THEY_ARE.has(head)) return false;
     if (/^(?:kind|sort|type)$/.test(head)) return words[group.to]?.form === "of";
     return (
       group.to - group.from <= 3 &&
@@ -61,3 +51,6 @@ export const demonstrative = markCheck({
     );
   },
 });
+
+const SINGULAR_IN_S = wordList("demonstrative/singular-in-s");
+const PLURAL_AS_THEY_ARE = wordList("demonstrative/plural-as-they-are");

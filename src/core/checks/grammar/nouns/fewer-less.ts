@@ -1,4 +1,5 @@
 import { TAG } from "../../../language/tags/tag-sets.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { markCheck } from "../../mark-check.ts";
 import { fewerLess as card } from "./cards.ts";
 
@@ -21,12 +22,9 @@ export const fewerLess = markCheck({
       return true;
     const noun = words[bounds[2] ?? 0]?.form ?? "";
     const before = words[marked - 1]?.form ?? "";
-    if (
-      /^(?:dollars|pounds|miles|years|hours|minutes|days|weeks|months|points|feet|means|news|goods|percent|thanks|sales|odds|kilometers|metres|meters|wages|clothes)$/.test(
-        noun,
-      )
-    )
-      return false;
+    if (SUMS.has(noun)) return false;
     return !/^(?:no|or|any|nothing|much)$/.test(before) && tags[marked - 1] !== TAG.CD;
   },
 });
+
+const SUMS = wordList("fewer-less/sums");

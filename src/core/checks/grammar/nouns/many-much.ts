@@ -1,4 +1,5 @@
 import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { markCheck } from "../../mark-check.ts";
 import { manyMuch as card } from "./cards.ts";
 
@@ -19,9 +20,7 @@ export const manyMuch = markCheck({
     const form = words[marked]?.form ?? "";
     if (form === "much") {
       const noun = words[bounds[2 * pattern.marked.to] ?? marked + 1]?.form ?? "";
-      return !/^(?:news|data|media|means|goods|thanks|works|politics|economics|physics|years|savings|later)$/.test(
-        noun,
-      );
+      return !NOT_COUNTED.has(noun);
     }
     if (form === "many") {
       // "many food and drink firms": the noun only leads to another.
@@ -29,13 +28,11 @@ export const manyMuch = markCheck({
       return after !== TAG.CC && !TAG_SETS.NOMINAL[after];
     }
     if (tags[marked] !== TAG.NN || !/^[a-z]{3,}$/.test(form)) return false;
-    if (
-      /^(?:more|less|people|other|others|dozen|hundred|thousand|million|score|enough|respect|few|aircraft|craft|fish|sheep|deer|cattle|series|species|percent|head|offspring|yard|foot|data|many|men|women|children|times|one|time)$/.test(
-        form,
-      )
-    )
-      return false;
+    if (PLURAL_AS_THEY_ARE.has(form)) return false;
     const plural = table.inflect(form, "NNS");
     return plural !== form && lexicon.varieties(plural) !== 0 && lexicon.frequency(form) > 8;
   },
 });
+
+const NOT_COUNTED = wordList("many-much/not-counted");
+const PLURAL_AS_THEY_ARE = wordList("many-much/plural-as-they-are");

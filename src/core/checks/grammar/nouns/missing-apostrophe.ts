@@ -2,6 +2,7 @@ import { ownerForm } from "../../../language/models/mark-slots.ts";
 import type { Trigrams } from "../../../language/models/trigrams.ts";
 import { type Syntax, written } from "../../../language/phrases/syntax.ts";
 import { TAG } from "../../../language/tags/tag-sets.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { betterChoices } from "../words/better-choices.ts";
 import { missingApostrophe as card } from "./cards.ts";
@@ -66,7 +67,7 @@ const isPluralWord = (form: string) => /^(?:all|both|these|those|many|several|mo
 function isOwner({ tags, words }: Syntax, unit: number, from: number): boolean {
   const first = tags[unit - 1] ?? 0;
   if (unit - 1 !== from || (first !== TAG.DT && first !== TAG.PRP$)) return false;
-  return !/^(?:this|that|a|an|these|those|all|some|any|no|both)$/.test(words[from]?.form ?? "");
+  return !OWNED_BY_NOBODY.has(words[from]?.form ?? "");
 }
 
 /** Whether the noun is known to own things, and is not known to stand before this one in the plural. */
@@ -83,8 +84,6 @@ function ownsIt(plural: string, singular: string, second: string, trigrams: Trig
 const OWNER_LEAD = 0.3;
 
 /** Plurals that stand before nouns as they are; common practice. */
-const ATTRIBUTIVE = new Set(
-  "sales sports arms systems operations customs goods news savings economics materials communications resources affairs relations studies services rights works parks records electronics physics mathematics statistics politics athletics ethics mechanics singles doubles mains thanks premises sciences arts accounts claims benefits securities futures options details honours honors jobs awards games grounds species series means data media headquarters gas glass class business process access address press address success congress mass pass cross loss dress stress bus plus minus status focus basis analysis crisis axis lens yes".split(
-    " ",
-  ),
-);
+const ATTRIBUTIVE = wordList("missing-apostrophe/attributive");
+
+const OWNED_BY_NOBODY = wordList("missing-apostrophe/owned-by-nobody");

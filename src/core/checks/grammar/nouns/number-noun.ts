@@ -1,4 +1,5 @@
 import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { markCheck } from "../../mark-check.ts";
 import { numberNoun as card } from "./cards.ts";
 
@@ -17,21 +18,14 @@ export const numberNoun = markCheck({
     const after = words[noun + 1]?.form ?? "";
     if (!/^[a-z]{3,}$/.test(form) || tags[noun] !== TAG.NN) return false;
     if (TAG_SETS.NOMINAL[tags[number - 1] ?? 0] || tags[number - 1] === TAG.CD) return false;
-    if (
-      /^(?:a|an|one|the|chapter|section|part|page|at|past|after|before|since|until|till|about|age|aged|number|no|and|-|until|each|every|this|that)$/.test(
-        before,
-      )
-    )
-      return false;
-    if (
-      /^(?:percent|head|foot|dozen|score|hundred|thousand|million|billion|o'clock|people|aircraft|fish|sheep|deer|cattle|series|species|a\.m|p\.m|cent|pound|stone|hundredweight|gross|yoke|brace|horsepower|craft|pm|am|years|men|women|more|less|noon|midnight|sharp|today|tomorrow|yesterday|tonight|part|per|male|female|adult)$/.test(
-        form,
-      )
-    )
-      return false;
+    if (NO_COUNT_AFTER.has(before)) return false;
+    if (PLURAL_AS_THEY_ARE.has(form)) return false;
     if (after === "of" && /^(?:out|by)$/.test(form)) return false;
     if (after === "and" && !TAG_SETS.VERB[tags[noun + 2] ?? 0]) return false;
     const plural = table.inflect(form, "NNS");
     return plural !== form && lexicon.varieties(plural) !== 0 && lexicon.frequency(form) > 8;
   },
 });
+
+const NO_COUNT_AFTER = wordList("number-noun/no-count-after");
+const PLURAL_AS_THEY_ARE = wordList("number-noun/plural-as-they-are");

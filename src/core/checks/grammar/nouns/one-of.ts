@@ -1,4 +1,5 @@
 import { TAG } from "../../../language/tags/tag-sets.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { markCheck } from "../../mark-check.ts";
 import { oneOf as card } from "./cards.ts";
 
@@ -19,8 +20,4 @@ export const oneOf = markCheck({
   },
 });
 
-const COLLECTIVE = new Set(
-  "minority majority flight scope age apartment car crew staff team family group public people police cattle lot rest two three best most kind few same first last world past present future congregation company committee faculty fleet party class set series species data media audience army board council press majority nobility clergy cast band".split(
-    " ",
-  ),
-);
+const COLLECTIVE = wordList("one-of/collective");

@@ -1,3 +1,4 @@
+import { wordList } from "../../../language/words/word-lists.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { pluralOfFigures as card } from "./cards.ts";
 
@@ -33,10 +34,7 @@ export const pluralOfFigures = markCheck({
         continue;
       const before = syntax.words[unit - 1]?.form ?? "";
       const next = syntax.words[unit + 2]?.form ?? "";
-      const counted =
-        /^(?:two|three|four|five|six|ten|many|several|these|those|sells|of|all|some|few)$/.test(
-          before,
-        );
+      const counted = COUNTERS.has(before);
       if (counted && (/^(?:and|or|are|were|have|came|in|on|,|\.)$/.test(next) || next === "")) {
         found.push({ from: unit, to: unit + 2, mends: [`${one}s`] });
       }
@@ -44,3 +42,5 @@ export const pluralOfFigures = markCheck({
     return found;
   },
 });
+
+const COUNTERS = wordList("plural-of-figures/counters");

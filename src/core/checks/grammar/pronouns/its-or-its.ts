@@ -1,4 +1,5 @@
 import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { markCheck } from "../../mark-check.ts";
 import { itsOrIts as card } from "./cards.ts";
 
@@ -22,10 +23,11 @@ export const itsOrIts = markCheck({
       if (words[end]?.form === "own") return true;
       // "in it's a pity", "to it's time": only what cannot be a clause.
       if (tags[end] === TAG.DT || words[end]?.form === "time") return false;
-      if (/^(?:for|by|of|in|on|with|from|to|at|under|into)$/.test(form) && before === TAG.CS)
-        return false;
+      if (PREPOSITIONS.has(form) && before === TAG.CS) return false;
       return TAG_SETS.NOUN[tags[end] ?? 0] === 1 || TAG_SETS.ADJ[tags[end] ?? 0] === 1;
     }
     return true;
   },
 });
+
+const PREPOSITIONS = wordList("its-or-its/prepositions");

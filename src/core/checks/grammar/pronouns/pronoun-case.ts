@@ -1,4 +1,5 @@
 import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { markCheck } from "../../mark-check.ts";
 import { pronounCase as card } from "./cards.ts";
 
@@ -50,9 +51,7 @@ export const pronounCase = markCheck({
       );
     }
     if (/^(?:he|they|we)$/.test(form) && pattern.source.startsWith("VBD")) {
-      return !/^(?:do|does|did|is|was|were|are|has|had|have|be|said|says|asked|thought|cried|replied|think|say|answered|than|went|came)$/.test(
-        words[marked - 1]?.form ?? "",
-      );
+      return !PUTS_SUBJECT_AFTER.has(words[marked - 1]?.form ?? "");
     }
     if (/^(?:he|she|they|we)$/.test(form) && (TAG_SETS.VERB[after] || after === TAG.MD)) {
       return before === "but" || words[marked - 1]?.form === "but";
@@ -60,3 +59,5 @@ export const pronounCase = markCheck({
     return true;
   },
 });
+
+const PUTS_SUBJECT_AFTER = wordList("pronoun-case/puts-subject-after");

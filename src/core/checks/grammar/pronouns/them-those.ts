@@ -1,4 +1,5 @@
 import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { markCheck } from "../../mark-check.ts";
 import { themThose as card } from "./cards.ts";
 
@@ -16,11 +17,7 @@ export const themThose = markCheck({
     if (marked === 0) return true;
     const before = words[marked - 1]?.form ?? "";
     // Verbs that take two objects: "gave them books".
-    if (
-      /^(?:give|gave|tell|told|send|sent|show|showed|teach|taught|bring|brought|buy|bought|make|made|offer|offered|get|got|call|called|pay|paid|allow|allowed|ask|asked|cost|lend|lent|read|find|found|consider|considered|wish|wished|leave|left|save|saved|hand|handed|feed|fed|owe|owed|deny|denied|write|wrote|have|had|do|did)$/.test(
-        before,
-      )
-    ) {
+    if (TWO_OBJECTS.has(before)) {
       return before === "read" && units.length - marked > 2 && tags[marked - 1] === TAG.VBD;
     }
     if (tags[marked - 1] === TAG.IN) return /^(?:in|on|from|of|with|left)$/.test(before) && false;
@@ -30,3 +27,5 @@ export const themThose = markCheck({
     );
   },
 });
+
+const TWO_OBJECTS = wordList("them-those/two-objects");

@@ -1,10 +1,11 @@
 import { type Syntax, written } from "../../../language/phrases/syntax.ts";
 import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { commaSplice as card } from "./cards.ts";
 import { finiteIn, NOT_SENTENCES, SUBORDINATORS, sentencesOf } from "./sentences.ts";
 
-const SUBJECT_PRONOUNS = new Set("i he she it we they you there this nobody everyone".split(" "));
+const SUBJECT_PRONOUNS = wordList("comma-splice/subject-pronouns");
 
 /** "Every time it turned, we went home." */
 const OPENS_CLAUSE = /^(?:way|time|moment|day|minute|instant|year)$/;
@@ -62,23 +63,12 @@ export const commaSplice = markCheck({
         continue;
       // "…, she said", "…, I think": the first half is what is said or thought.
       const main = words[after.main]?.form ?? "";
-      if (
-        to - after.to <= 1 ||
-        /^(?:said|says|say|think|thought|believe|believes|suppose|supposes|know|knows|hope|hopes|fear|feared|guess|wrote|added|asked|mused|felt|feel|explained|reported|claimed|argued|insisted|noted|replied|told|tell|declared|suggested|admitted|concluded|observed|remarked|recalled|agreed|answered|warned|predicted|maintained|contended)$/.test(
-          main,
-        )
-      )
-        continue;
+      if (to - after.to <= 1 || REPORTS.has(main)) continue;
       // The more it rains, the more; half questions; short pairs for effect.
       if (words[from]?.form === "the" && (tags[from + 1] === TAG.JJR || tags[from + 1] === TAG.RBR))
         continue;
       if (finiteIn(syntax, from, comma).length > 1) continue;
-      if (
-        /^(?:tell|told|think|say|said|know|believe|suppose|mind|mean|see|look)$/.test(
-          words[verb.main]?.form ?? "",
-        )
-      )
-        continue;
+      if (TELLS.has(words[verb.main]?.form ?? "")) continue;
       let subordinate = false;
       for (let unit = from; unit < comma; unit++)
         if (SUBORDINATORS.has(words[unit]?.form ?? "") || tags[unit] === TAG.CS) subordinate = true;
@@ -120,3 +110,6 @@ function edit(
   const label = text.slice(from, one.from) + one.insert + text.slice(one.to, to);
   return { label, edits: [one] };
 }
+
+const REPORTS = wordList("comma-splice/reports");
+const TELLS = wordList("comma-splice/tells");

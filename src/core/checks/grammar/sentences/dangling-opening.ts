@@ -1,5 +1,6 @@
 import { written } from "../../../language/phrases/syntax.ts";
 import { TAG } from "../../../language/tags/tag-sets.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { danglingOpening as card } from "./cards.ts";
 import { NOT_SENTENCES, sentencesOf } from "./sentences.ts";
@@ -25,12 +26,7 @@ export const danglingOpening = markCheck({
             : -1;
       if (first < 0) continue;
       const form = words[first]?.form ?? "";
-      if (
-        !/^(?:walking|looking|reading|having|opening|closing|running|driving|sitting|standing|turning|entering|arriving|leaving|coming|going|hearing|seeing|waiting|climbing|sailing)$/.test(
-          form,
-        )
-      )
-        continue;
+      if (!DOINGS.has(form)) continue;
       if (form === "having" && tags[first + 1] !== TAG.VBN) continue;
       let comma = first;
       while (comma < to && tags[comma] !== TAG[","]) comma++;
@@ -46,7 +42,7 @@ export const danglingOpening = markCheck({
       if (tags[subject.head] === TAG.NNP || tags[subject.head] === TAG.NNPS) continue;
       const verb = syntax.verbGroups[syntax.verbAt[subject.to] ?? -1];
       if (!verb || verb.finite < 0) continue;
-      const thing = THINGS.test(head);
+      const thing = THINGS.has(head);
       const unmoved =
         verb.passive ||
         /^(?:came|seemed|looked|appeared|was|were|is|are|stopped|fell)$/.test(
@@ -61,5 +57,6 @@ export const danglingOpening = markCheck({
 });
 
 /** Heads that neither walk nor read; common practice. */
-const THINGS =
-  /^(?:lamp|error|errors|boats|boat|water|house|door|wall|tower|light|gauge|view|results|result|error|problem|road|sea|town|building|data|figures|log|report|book|mistake|answer|weather|window|picture|room|train|bus|temperature|pressure|key|letter|tide|river|sky|moon|sun|hill|station|experiment|test|test|analysis|method)$/;
+const THINGS = wordList("dangling-opening/things");
+
+const DOINGS = wordList("dangling-opening/doings");

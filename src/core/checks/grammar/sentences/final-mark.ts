@@ -1,6 +1,7 @@
 import { type Syntax, written } from "../../../language/phrases/syntax.ts";
 import { TAG, TAG_SETS, tagSet } from "../../../language/tags/tag-sets.ts";
 import { ADJECTIVE, ADVERB, NAME, NOUN } from "../../../language/words/lexicon.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { SPEAKS } from "../capitals/paragraph-start.ts";
 import { type Better, betterChoices } from "../words/better-choices.ts";
@@ -143,7 +144,7 @@ function beforeSpeech(syntax: Syntax): number[] {
     if (!/^\p{Ll}/u.test(written(syntax, unit)) || !/^\p{Lu}/u.test(written(syntax, unit + 2)))
       continue;
     if (NO_END[tags[unit] ?? 0] || LEADS_ON.has(words[unit]?.form ?? "")) continue;
-    if (WORDED.has(words[unit]?.form ?? "") || SPEAKS.test(words[unit]?.form ?? "")) continue;
+    if (WORDED.has(words[unit]?.form ?? "") || SPEAKS.has(words[unit]?.form ?? "")) continue;
     const infinitive = tags[unit] === TAG.VB && tags[unit - 1] === TAG.TO;
     if (TAG_SETS.VERB[tags[unit] ?? 0] && tags[unit] !== TAG.VBD && !infinitive) continue;
     const quoted = /^(["“])([^"“”]+)["”]/.exec(text.slice(open.from))?.[2] ?? "";
@@ -187,11 +188,7 @@ function beforeBracket({ text, units }: Syntax): number[] {
 }
 
 /** What a quotation may be set next to: a notice “No boats today.” */
-const WORDED = new Set(
-  "notice sign title headline heading words word note message question phrase line motto slogan caption label answer reply order command saying proverb entry song poem hymn chapter section article essay story book".split(
-    " ",
-  ),
-);
+const WORDED = wordList("final-mark/worded");
 
 /** Words of a quotation that is somebody's speech and not a title. */
 const LEAST_SPOKEN = 3;
@@ -249,11 +246,7 @@ const NOUN_LIKE = tagSet("NN", "NNS", "RB", "PPO", "CD", "RP");
 const LEADS_IN = tagSet("IN", "CS", "WRB", "VBG", "CC", "RB");
 const OBJECT = tagSet("DT", "PRP$", "PPO", "CD", "CS", ":");
 /** "The day I met the keeper": a clause may follow these without a word between. */
-const CLAUSE_NOUNS = new Set(
-  "day days time times moment way ways reason place year years night morning evening week month thing things man men people one ones all hour minute first last now once soon so then but".split(
-    " ",
-  ),
-);
+const CLAUSE_NOUNS = wordList("final-mark/clause-nouns");
 
 /** "in ten blocks I stayed behind him": a subject in capitals, its verb and an object after a whole clause. */
 function runsOn(syntax: Syntax, unit: number): boolean {
@@ -326,8 +319,4 @@ function opensSentence(syntax: Syntax, unit: number, opener: string): boolean {
 }
 
 /** Words that open a sentence and are capitalised for nothing else. */
-const OPENERS = new Set(
-  "Thus Then Here Now Yet The This That These Those It He She They We You There If When While Although Because However But And His Her Their Our My Its In At On For As After Before Since No Some Many One Each Another What Who How Why Where A An".split(
-    " ",
-  ),
-);
+const OPENERS = wordList("final-mark/openers");

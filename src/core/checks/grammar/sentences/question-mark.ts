@@ -1,5 +1,6 @@
 import { type Syntax, written } from "../../../language/phrases/syntax.ts";
 import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import type { Choice } from "../../check.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { questionMark as card } from "./cards.ts";
@@ -62,31 +63,26 @@ function withMark(syntax: Syntax, end: number, mark: string): Choice {
   return { label, edits: [{ from: stop?.from ?? 0, to: stop?.to ?? 0, insert: mark }] };
 }
 
-const AUXILIARY =
-  /^(?:is|are|was|were|do|does|did|has|have|had|can|could|will|would|shall|should|may|might|must)$/;
+const AUXILIARY = wordList("question-mark/auxiliary");
 
 /** "Where is the key", "How many visitors came", "Who read it". */
 function isQuestion(syntax: Syntax, from: number, to: number): boolean {
   const { words, tags } = syntax;
   const first = words[from]?.form ?? "";
   let at = from + 1;
-  if (
-    first === "how" &&
-    /^(?:many|much|long|far|often|old|big|high|deep|soon|well)$/.test(words[at]?.form ?? "")
-  )
-    at++;
+  if (first === "how" && AFTER_HOW.has(words[at]?.form ?? "")) at++;
   else if (first === "how" && TAG_SETS.ADJ[tags[at] ?? 0]) return false;
   const counted = at > from + 1;
   if (
     (first === "what" || first === "which" || first === "whose" || counted) &&
-    !AUXILIARY.test(words[at]?.form ?? "")
+    !AUXILIARY.has(words[at]?.form ?? "")
   ) {
     const group =
       syntax.nounGroups[syntax.nounAt[at] ?? -1] ?? syntax.nounGroups[syntax.nounAt[from] ?? -1];
     if (!group) return false;
     if (group.pronoun) return false;
     at = group.to;
-    if (!counted && first === "what" && !AUXILIARY.test(words[at]?.form ?? "")) return false;
+    if (!counted && first === "what" && !AUXILIARY.has(words[at]?.form ?? "")) return false;
     if (counted && syntax.verbAt[at] !== -1) return oneClause(syntax, from, to);
   }
   const form = words[at]?.form ?? "";
@@ -102,7 +98,7 @@ function isQuestion(syntax: Syntax, from: number, to: number): boolean {
     first === "whom" ||
     first === "whose"
   ) {
-    if (!AUXILIARY.test(form)) return false;
+    if (!AUXILIARY.has(form)) return false;
     if (first === "what" && at === from + 1 && /^(?:is|was)$/.test(form)) {
       // "What is needed is a lamp", "What was once a well is dry".
       if (
@@ -133,7 +129,7 @@ function oneClause(syntax: Syntax, from: number, to: number): boolean {
 function isInverted(syntax: Syntax, from: number, to: number): boolean {
   const { words, tags } = syntax;
   const first = words[from]?.form ?? "";
-  if (!/^(?:do|does|did|is|are|was|were|has|have|can|could|will|would)$/.test(first)) return false;
+  if (!INVERTED.has(first)) return false;
   const group = syntax.nounGroups[syntax.nounAt[from + 1] ?? -1];
   if (!group || group.from !== from + 1) return false;
   if (commaBefore(syntax, from, to)) return false;
@@ -144,3 +140,6 @@ function isInverted(syntax: Syntax, from: number, to: number): boolean {
   const after = syntax.verbAt[group.to] !== -1 || TAG_SETS.ADJ[tags[group.to] ?? 0] === 1;
   return after && to - from > 3;
 }
+
+const AFTER_HOW = wordList("question-mark/after-how");
+const INVERTED = wordList("question-mark/inverted");

@@ -1,4 +1,5 @@
 import type { Syntax, VerbGroup } from "../../../language/phrases/syntax.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 
 export const NOT_SENTENCES = ["heading", "cell", "caption", "item", "quote"] as const;
 
@@ -18,8 +19,4 @@ export function* sentencesOf({
 
 export const finiteIn = ({ verbGroups }: Syntax, from: number, to: number): VerbGroup[] =>
   verbGroups.filter((verb) => verb.finite >= from && verb.to <= to);
-export const SUBORDINATORS = new Set(
-  "if when while although though because since as after before until unless once whereas where whenever wherever whether that who which what how why than lest however no whatever whoever even just only".split(
-    " ",
-  ),
-);
+export const SUBORDINATORS = wordList("sentences/subordinators");

@@ -1,4 +1,5 @@
 import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { tenseShift as card } from "./cards.ts";
 
@@ -49,8 +50,4 @@ export const tenseShift = markCheck({
 });
 
 /** Verbs whose tense says more of the fact than of the story. */
-const STATES = new Set(
-  "is was are were has had does did says said remains remained means meant includes included contains contained stands stood lies lay knows knew believes believed becomes became shows showed".split(
-    " ",
-  ),
-);
+const STATES = wordList("tense-shift/states");

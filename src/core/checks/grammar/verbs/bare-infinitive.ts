@@ -1,3 +1,4 @@
+import { wordList } from "../../../language/words/word-lists.ts";
 import { markCheck } from "../../mark-check.ts";
 import { bareInfinitive as card } from "./cards.ts";
 
@@ -19,8 +20,9 @@ export const bareInfinitive = markCheck({
       return false;
     // "made the decision to stop": the infinitive belongs to the noun.
     const noun = words[bounds[4] ?? 0]?.form ?? "";
-    if (/^(?:decision|choice|effort|attempt|plan|promise|offer|move|time|room|case)$/.test(noun))
-      return false;
+    if (NOUNS_WITH_INFINITIVE.has(noun)) return false;
     return !/^(?:is|was|are|were|be|been|being)$/.test(before);
   },
 });
+
+const NOUNS_WITH_INFINITIVE = wordList("bare-infinitive/nouns-with-infinitive");

@@ -7,6 +7,7 @@ import { BE, HAVE } from "../../../language/phrases/auxiliaries.ts";
 import { type Syntax, written } from "../../../language/phrases/syntax.ts";
 import { TAG, TAG_SETS, tagSet } from "../../../language/tags/tag-sets.ts";
 import { ADJECTIVE, ADVERB, NAME, NOUN, VERB } from "../../../language/words/lexicon.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { BARE, ING, PARTICIPLE, type WordTable } from "../../../language/words/words.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { takesObject } from "../agreement/may-disagree.ts";
@@ -79,11 +80,7 @@ export const verbForm = markCheck({
 
 /** "What they point to is the lamp": the "to" belongs to the verb before it. */
 const pointsTo = (form: string, table: WordTable) => POINTS.has(table.verb(form));
-const POINTS = new Set(
-  "point refer relate lead belong correspond amount come listen look object react respond reply speak talk write desugar apply pertain return".split(
-    " ",
-  ),
-);
+const POINTS = wordList("verb-form/points");
 
 function isBareAfterModal(syntax: Syntax, unit: number, form: string): boolean {
   const by = syntax.tags[unitBefore(syntax, unit)];
@@ -109,11 +106,7 @@ const HAD_THINGS = new Set("meaning bearing standing training funding backing fe
 const NOUN_MARGIN = 6;
 
 /** Past forms that serve as participles beside another one; common practice. */
-const TWO_PARTICIPLES = new Set(
-  "showed proved mowed sewed sowed sawed swelled shaved got woke dreamed leaned learned spelled spoiled burned".split(
-    " ",
-  ),
-);
+const TWO_PARTICIPLES = wordList("verb-form/two-participles");
 
 /** A base form that is a noun as well: "the rest is silt". */
 function mayBeNoun({ words }: Syntax, unit: number, table: WordTable): boolean {
@@ -130,11 +123,7 @@ function isGovernor(form: string, opens: boolean): boolean {
   return GOVERNING.has(form) && !(opens && form !== "to");
 }
 
-const GOVERNING = new Set(
-  "can could may might must shall should will would 'll ca wo do does did to have has had 've is are was were be been being am never not n't".split(
-    " ",
-  ),
-);
+const GOVERNING = wordList("verb-form/governing");
 
 /** The form that leaves no doubt, as an index into FORMS; -1 where there is none. */
 function plainForm(syntax: Syntax, unit: number, tag: number, table: WordTable): number {
@@ -176,7 +165,7 @@ function plainForm(syntax: Syntax, unit: number, tag: number, table: WordTable):
     if (tag === TAG.VBD && PAST_ONLY.has(form)) return BARE;
     if ((tag === TAG.VBN || tag === TAG.VBD) && object) return BARE;
     if (tag === TAG.VBZ && object && !pointsTo(words[at - 1]?.form ?? "", table)) return BARE;
-    if (tag === TAG.VBG && BEFORE_INFINITIVE.test(words[at - 1]?.form ?? "")) return BARE;
+    if (tag === TAG.VBG && BEFORE_INFINITIVE.has(words[at - 1]?.form ?? "")) return BARE;
   }
   if ((HAVE.has(before) || BE.has(before)) && PAST_ONLY.has(form)) return PARTICIPLE;
   if (HAVE.has(before) && at === unit - 1 && form === "be") return PARTICIPLE;
@@ -233,7 +222,7 @@ function formByWord(syntax: Syntax, unit: number, table: WordTable): number {
   }
   const lemma = table.verb(form);
   const participle = table.inflect(lemma, "VBN");
-  const asked = before === "to" && INFINITIVE_AFTER.test(words[unit - 2]?.form ?? "");
+  const asked = before === "to" && INFINITIVE_AFTER.has(words[unit - 2]?.form ?? "");
   const only = (traits & (VERB | NOUN | ADJECTIVE | ADVERB | NAME)) === VERB && !BE.has(form);
   if (!only && !(asked && traits & VERB)) return -1;
   if (before === "to") {
@@ -257,18 +246,16 @@ function formByWord(syntax: Syntax, unit: number, table: WordTable): number {
 const OBJECTS_AHEAD = tagSet("WDT", "WP", "WP$", "WRB", "CD", "PN");
 /** What a verb may take right after it. */
 const TAKEN = tagSet("DT", "PRP$", "PPO", "JJ", "NN", "NNS", "NNP", "CS");
-const INFINITIVE_AFTER =
-  /^(?:enough|necessary|able|unable|difficult|easy|hard|possible|impossible|important|likely|unlikely|eager|ready|willing|want|wants|wanted|wish|wishes|wished|choose|chooses|chose|decide|decides|decided|try|tries|tried|trying|hope|hopes|hoped|plan|plans|planned|learn|learned|learnt|seem|seems|seemed|manage|manages|managed|fail|fails|failed|refuse|refuses|refused|begin|begins|began|ought|tend|tends|tended|expect|expects|expected|intend|intends|intended|continue|continues|continued|attempt|attempts|attempted)$/;
+const INFINITIVE_AFTER = wordList("verb-form/infinitive-after");
 /** "The best way is install it": what is wanted there is "to". */
-const DEEDS =
-  /^(?:way|ways|thing|things|step|steps|idea|option|task|goal|job|solution|trick|rule|approach|method|plan|all|what)$/;
+const DEEDS = wordList("verb-form/deeds");
 const IS_DONE = /^(?:do|does|did|done|to|doing)$/;
 
 /** "What it lets you do is install it", "the first step is rename the file". */
 function namesDeed({ words, sentenceFrom }: Syntax, unit: number): boolean {
   if (IS_DONE.test(words[unit - 2]?.form ?? "")) return true;
   for (let at = sentenceFrom[unit] ?? 0; at < unit - 1; at++) {
-    if (DEEDS.test(words[at]?.form ?? "")) return true;
+    if (DEEDS.has(words[at]?.form ?? "")) return true;
   }
   return false;
 }
@@ -276,8 +263,7 @@ function namesDeed({ words, sentenceFrom }: Syntax, unit: number): boolean {
 const MODAL_LIKE = /^(?:be|have|do|go|let|ought|dare|except|save)$/;
 
 const IS_BE = /^(?:is|was|are|were|be)$/;
-const BEFORE_INFINITIVE =
-  /^(?:began|begin|begins|begun|want|wants|wanted|try|tries|tried|need|needs|needed|hope|hopes|hoped|decide|decided|plan|plans|planned|start|started|seems|seemed|likes|liked|has|had|have|able|ought)$/;
+const BEFORE_INFINITIVE = wordList("verb-form/before-infinitive");
 
 /** What may stand right before a governed verb. */
 const GOVERNORS = tagSet("MD", "TO", "IN", "NOT", "RB", "VB", "VBD", "VBZ", "VBP", "VBN", "VBG");
@@ -336,7 +322,7 @@ function unlikelyForms(
     // "set it to locked and go on", "the rest is silt", "they have type float".
     const ending = tag === TAG.VBN || tag === TAG.VBD;
     const unsure =
-      (before === "to" && ending && !object && !INFINITIVE_AFTER.test(words[at - 1]?.form ?? "")) ||
+      (before === "to" && ending && !object && !INFINITIVE_AFTER.has(words[at - 1]?.form ?? "")) ||
       (have && tag === TAG.NN && !object && next !== TAG.IN && next !== TAG.TO) ||
       (be && mayBeNoun(syntax, unit, table));
     // "What it is is hard to say."
@@ -386,8 +372,4 @@ function likelierForm(
 }
 
 /** Past forms that are nothing else; common practice. */
-const PAST_ONLY = new Set(
-  "went wrote saw began took came broke gave drove rode rose spoke stole swore tore woke wore chose froze fell grew knew threw flew drew blew ate bit hid did forgot shook sank sang drank swam rang ran".split(
-    " ",
-  ),
-);
+const PAST_ONLY = wordList("verb-form/past-only");

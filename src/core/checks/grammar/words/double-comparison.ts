@@ -1,4 +1,5 @@
 import { TAG } from "../../../language/tags/tag-sets.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { markCheck } from "../../mark-check.ts";
 import { doubleComparison as card } from "./cards.ts";
 
@@ -10,13 +11,7 @@ export const doubleComparison = markCheck({
   accepts: ({ bounds, pattern }, { words, tags }) => {
     const second = bounds[2 * pattern.marked.to - 2] ?? 0;
     const form = words[second]?.form ?? "";
-    if (
-      !/(?:er|est)$/.test(form) ||
-      /^(?:other|former|latter|upper|lower|inner|outer|under|over|eager|bitter|clever|proper|tender|sober|slender|elder|modest|honest|earnest)$/.test(
-        form,
-      )
-    )
-      return false;
+    if (!/(?:er|est)$/.test(form) || NOT_COMPARED.has(form)) return false;
     const after = tags[second + 1] ?? 0;
     const before = words[(bounds[2 * pattern.marked.from] ?? 0) - 1]?.form ?? "";
     // "more younger men", "no more higher walls": more of them.
@@ -24,3 +19,5 @@ export const doubleComparison = markCheck({
     return !/^(?:no|any|some|many|two|three|even)$/.test(before) || pattern.source.includes("most");
   },
 });
+
+const NOT_COMPARED = wordList("double-comparison/not-compared");

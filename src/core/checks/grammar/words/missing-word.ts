@@ -1,4 +1,5 @@
 import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { markCheck } from "../../mark-check.ts";
 import { missingWord as card } from "./cards.ts";
 
@@ -46,8 +47,7 @@ export const missingWord = markCheck({
     }
     if (words[marked]?.form === "have" && TAG_SETS.PAST[tags[marked + 1] ?? 0]) return false;
     if (pattern.source.startsWith("need|needs")) {
-      if (/^(?:not|n't|he|she|it|who|nor|you|we|they|i|one)$/.test(words[marked - 1]?.form ?? ""))
-        return false;
+      if (BEFORE_PLAIN_NEED.has(words[marked - 1]?.form ?? "")) return false;
       // "he need be": the auxiliary "need" and "dare" take no "to".
       return (
         !(words[marked - 1]?.form === "need" && !TAG_SETS.PRONOUN[tags[marked - 2] ?? 0]) &&
@@ -59,3 +59,5 @@ export const missingWord = markCheck({
     return true;
   },
 });
+
+const BEFORE_PLAIN_NEED = wordList("missing-word/before-plain-need");

@@ -1,4 +1,5 @@
 import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { markCheck } from "../../mark-check.ts";
 import { requiredPreposition as card } from "./cards.ts";
 
@@ -13,12 +14,7 @@ export const requiredPreposition = markCheck({
     const next = words[bounds[2 * pattern.marked.to - 1] ?? 0]?.form ?? "";
     // "dependent from the start", "result to date", "depend in part on".
     if (/^(?:the|first)$/.test(form)) return true;
-    if (
-      /^(?:part|large|turn|fact|general|particular|the|some|any|time|whom|which|what)$/.test(
-        next,
-      ) &&
-      /^(?:in|for|to|at|from|of)$/.test(form)
-    ) {
+    if (AFTER_DEPENDENT.has(next) && /^(?:in|for|to|at|from|of)$/.test(form)) {
       return !/^(?:part|large|turn|fact|general|particular|time|whom|which)$/.test(next);
     }
     const before = tags[marked - 1] ?? 0;
@@ -32,3 +28,5 @@ export const requiredPreposition = markCheck({
     return true;
   },
 });
+
+const AFTER_DEPENDENT = wordList("required-preposition/after-dependent");

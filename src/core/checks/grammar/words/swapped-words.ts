@@ -1,4 +1,5 @@
 import { TAG } from "../../../language/tags/tag-sets.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import { markCheck } from "../../mark-check.ts";
 import { swappedWords as card } from "./cards.ts";
 
@@ -23,12 +24,11 @@ export const swappedWords = markCheck({
       /["“”]/.test(text.slice(units[marked]?.from ?? 0, units[marked + 1]?.to ?? 0))
     )
       return false;
-    if (second === "back")
-      return /^(?:came|come|comes|went|go|goes|ran|walked|turned|returned|get|got)$/.test(
-        words[marked - 1]?.form ?? "",
-      );
+    if (second === "back") return BEFORE_BACK.has(words[marked - 1]?.form ?? "");
     if (/^(?:crowd|tray|switch|position|button|side)$/.test(next)) return false;
     if (second === "by" || second === "from") return tags[marked + 2] === TAG.NN;
     return tags[marked] !== TAG.NNP;
   },
 });
+
+const BEFORE_BACK = wordList("swapped-words/before-back");
