@@ -16,6 +16,7 @@ import {
   weigh,
   wordOfClass,
 } from "../src/core/language/models/choice-models.ts";
+import { featureKey } from "../src/core/language/models/feature-numbers.ts";
 import { idsAround } from "../src/core/language/models/fit.ts";
 import { HabitCounter, NounHabits } from "../src/core/language/models/noun-habits.ts";
 import {
@@ -31,7 +32,7 @@ import {
   SlotFinder,
   STOPS,
 } from "../src/core/language/models/slot-finder.ts";
-import { featureKey, followsPreposition, MAX_FEATURES } from "../src/core/language/models/slots.ts";
+import { followsPreposition, MAX_FEATURES } from "../src/core/language/models/slots.ts";
 import { type LearnedFeature, packWeights } from "../src/core/language/models/sparse-weights.ts";
 import { SUBJECT_TABLE, SubjectModel } from "../src/core/language/models/subject-model.ts";
 import { subjectOf } from "../src/core/language/phrases/clauses.ts";

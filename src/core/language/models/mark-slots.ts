@@ -1,7 +1,7 @@
 import type { Syntax } from "../phrases/syntax.ts";
 import { TAG, TAG_SETS, tagSet } from "../tags/tag-sets.ts";
 import type { WordTable } from "../words/words.ts";
-import { KIND, mixHashes } from "./slots.ts";
+import { feature, mixHashes } from "./feature-numbers.ts";
 
 /**
  * Places where a mark may be missing or wrong: a full stop before a capital inside a sentence, the
@@ -75,8 +75,8 @@ export function stopFeatures(
 ): number {
   const { words, tags, verbAt, verbGroups } = syntax;
   let count = counted;
-  const add = (kind: number, value: number) => {
-    features[count++] = mixHashes(kind * KIND, value);
+  const add = (which: number, found: number) => {
+    features[count++] = feature(which, found);
   };
   const finiteIn = (from: number, to: number) => {
     for (let at = from; at < to; at++) {
@@ -139,8 +139,8 @@ export function ownerFeatures(
 ): number {
   const { words, tags, verbAt, verbGroups, nounAt, nounGroups } = syntax;
   let count = counted;
-  const add = (kind: number, value: number) => {
-    features[count++] = mixHashes(kind * KIND, value);
+  const add = (which: number, found: number) => {
+    features[count++] = feature(which, found);
   };
   const start = syntax.sentenceFrom[from] ?? 0;
   const end = syntax.sentenceTo[from] ?? words.length;

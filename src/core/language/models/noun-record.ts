@@ -1,6 +1,7 @@
 import type { NounGroup, Syntax } from "../phrases/syntax.ts";
 import { TAG, TAG_SETS } from "../tags/tag-sets.ts";
-import { isArticle, KIND, mixHashes } from "./slots.ts";
+import { feature } from "./feature-numbers.ts";
+import { isArticle } from "./slots.ts";
 
 /**
  * How a text treats a noun in its other places. What has an article in a dozen of them has lost one
@@ -29,7 +30,7 @@ export function recordIndex({ articled, bare }: NounRecord): number {
 
 /** The feature that stands for a record in the model of articles. */
 export function recordFeature(index: number): number {
-  return mixHashes(199 * KIND, index);
+  return feature(199, index);
 }
 
 /**

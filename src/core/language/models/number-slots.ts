@@ -2,8 +2,9 @@ import { numberOf, subjectOf } from "../phrases/clauses.ts";
 import type { NounGroup, Syntax, VerbGroup } from "../phrases/syntax.ts";
 import { TAG, TAG_SETS } from "../tags/tag-sets.ts";
 import type { Word } from "../words/words.ts";
+import { feature, mixHashes as mix } from "./feature-numbers.ts";
 import { governorOf, NUMBER_CODES } from "./governors.ts";
-import { END_KIN, END_TAG, KIND, mixHashes as mix, START, START_TAG, unitBefore } from "./slots.ts";
+import { END_KIN, END_TAG, START, START_TAG, unitBefore } from "./slots.ts";
 import type { SubjectModel } from "./subject-model.ts";
 
 /** Noun groups looked back at. */
@@ -21,8 +22,8 @@ export function numberFeatures(
   const { words, tags, nounGroups, nounAt } = syntax;
   const start = syntax.sentenceFrom[unit] ?? 0;
   let count = counted;
-  const add = (kind: number, value: number) => {
-    features[count++] = mix(kind * KIND, value);
+  const add = (which: number, found: number) => {
+    features[count++] = feature(which, found);
   };
   const before = unitBefore(syntax, unit);
   const word = before >= start ? (words[before]?.hash ?? START) : START;

@@ -3,6 +3,7 @@ import type { NounGroup, Syntax } from "../phrases/syntax.ts";
 import { TAG, TAG_SETS } from "../tags/tag-sets.ts";
 import { wordList } from "../words/word-lists.ts";
 import { hashText, type Word, type WordTable } from "../words/words.ts";
+import { feature, mixHashes as mix } from "./feature-numbers.ts";
 import type { NounHabits } from "./noun-habits.ts";
 import type { Trigrams } from "./trigrams.ts";
 
@@ -13,22 +14,6 @@ import type { Trigrams } from "./trigrams.ts";
  */
 export const MAX_FEATURES = 160;
 
-function mix(a: number, b: number): number {
-  let hash = Math.imul(a ^ b, 0x85ebca6b);
-  hash ^= hash >>> 13;
-  hash = Math.imul(hash, 0xc2b2ae35);
-  return hash ^ (hash >>> 16);
-}
-
-export { mix as mixHashes };
-
-/** What stands for a feature in a model's weights: 24 bits, of which a model has 1 in 200 at the most. */
-export function featureKey(feature: number): number {
-  return (feature >>> 8) + 1;
-}
-
-/** Parts the kinds of features. */
-export const KIND = 0x9e3779b1;
 export const START = hashText("<s>");
 export const END = hashText("</s>");
 export const START_TAG = 60;
@@ -60,16 +45,16 @@ export function nearFeatures(
   const t2 = from - 1 > start ? (tags[from - 2] ?? 0) : START_TAG;
   const u1 = to < end ? (tags[to] ?? 0) : END_TAG;
   const u2 = to + 1 < end ? (tags[to + 1] ?? 0) : END_TAG;
-  features[0] = mix(2 * KIND, h1);
-  features[1] = mix(5 * KIND, g1);
-  features[2] = mix(8 * KIND, mix(h1, g1));
-  features[3] = mix(15 * KIND, t1);
-  features[4] = mix(17 * KIND, u1);
-  features[5] = mix(19 * KIND, t1 * 64 + u1);
-  features[6] = mix(20 * KIND, t2 * 64 + t1);
-  features[7] = mix(21 * KIND, u1 * 64 + u2);
-  features[8] = mix(22 * KIND, mix(t1, g1));
-  features[9] = mix(23 * KIND, mix(h1, u1));
+  features[0] = feature(2, h1);
+  features[1] = feature(5, g1);
+  features[2] = feature(8, mix(h1, g1));
+  features[3] = feature(15, t1);
+  features[4] = feature(17, u1);
+  features[5] = feature(19, t1 * 64 + u1);
+  features[6] = feature(20, t2 * 64 + t1);
+  features[7] = feature(21, u1 * 64 + u2);
+  features[8] = feature(22, mix(t1, g1));
+  features[9] = feature(23, mix(h1, u1));
   return NEAR_FEATURES;
 }
 
@@ -106,8 +91,8 @@ export function wideFeatures(
   const u1 = rightTag(0);
   const u2 = rightTag(1);
   let count = counted;
-  const add = (kind: number, value: number) => {
-    features[count++] = mix(kind * KIND, value);
+  const add = (which: number, found: number) => {
+    features[count++] = feature(which, found);
   };
   add(1, from === start ? 1 : 0);
   add(3, h2);
@@ -186,8 +171,8 @@ export function clauseFeatures(
   const start = syntax.sentenceFrom[from] ?? 0;
   const end = syntax.sentenceTo[from] ?? words.length;
   let count = counted;
-  const add = (kind: number, value: number) => {
-    features[count++] = mix(kind * KIND, value);
+  const add = (which: number, found: number) => {
+    features[count++] = feature(which, found);
   };
   const isVerb = (at: number) => verbGroups[verbAt[at] ?? -1]?.finite === at;
   let compared = 0;
@@ -231,8 +216,8 @@ export function verbFeatures(
   const { words, tags } = syntax;
   const start = syntax.sentenceFrom[unit] ?? 0;
   let count = counted;
-  const add = (kind: number, value: number) => {
-    features[count++] = mix(kind * KIND, value);
+  const add = (which: number, found: number) => {
+    features[count++] = feature(which, found);
   };
   const before = unitBefore(syntax, unit);
   const skipped = before < unit - 1 ? 1 : 0;
@@ -285,8 +270,8 @@ export function groupFeatures(
 ): number {
   const { words, tags } = syntax;
   let count = counted;
-  const add = (kind: number, value: number) => {
-    features[count++] = mix(kind * KIND, value);
+  const add = (which: number, found: number) => {
+    features[count++] = feature(which, found);
   };
   const group = syntax.nounGroups[syntax.nounAt[to] ?? -1];
   if (!group) return count;
@@ -417,8 +402,8 @@ function sentenceFeatures(
   }
   const few = (count: number) => Math.min(4, count);
   let count = counted;
-  const add = (kind: number, value: number) => {
-    features[count++] = mix(kind * KIND, value);
+  const add = (which: number, found: number) => {
+    features[count++] = feature(which, found);
   };
   add(150, few(articled) * 8 + few(bare));
   add(151, few(articled) * 8 + Math.min(5, (last - start) >> 3));

@@ -2,8 +2,9 @@ import { numberOf } from "../phrases/clauses.ts";
 import type { NounGroup, Syntax, VerbGroup } from "../phrases/syntax.ts";
 import { TAG, TAG_SETS } from "../tags/tag-sets.ts";
 import type { Word } from "../words/words.ts";
+import { feature, mixHashes as mix } from "./feature-numbers.ts";
 import { governorOf, NUMBER_CODES } from "./governors.ts";
-import { KIND, mixHashes as mix, unitBefore } from "./slots.ts";
+import { unitBefore } from "./slots.ts";
 
 /**
  * Which noun group is the subject of a verb, learned without anybody having marked it: each group
@@ -35,12 +36,12 @@ export class Candidates {
     this.numbers = 0;
   }
 
-  addScore(kind: number, value: number): void {
-    this.score[this.scores++] = mix(kind * KIND, value) & (SUBJECT_TABLE - 1);
+  addScore(which: number, found: number): void {
+    this.score[this.scores++] = feature(which, found) & (SUBJECT_TABLE - 1);
   }
 
-  addNumber(kind: number, value: number): void {
-    this.number[this.numbers++] = mix(kind * KIND, value) & (SUBJECT_TABLE - 1);
+  addNumber(which: number, found: number): void {
+    this.number[this.numbers++] = feature(which, found) & (SUBJECT_TABLE - 1);
   }
 
   /** Closes the features of one candidate. */
