@@ -42,7 +42,10 @@ export async function benchDesk(): Promise<void> {
   report(
     "a report of the worker: open marks anew",
     await time(200, () => {
-      desk.reported.report({ whole: false, marks: new Map(), groups: new Map(), tables: {} }, 0);
+      desk.reported.report(
+        { document: "", whole: false, marks: new Map(), groups: new Map(), tables: {} },
+        0,
+      );
       desk.openMarks(desk.reported.all().filter(({ mark }) => !mark.follows));
     }),
   );

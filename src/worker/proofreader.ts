@@ -104,12 +104,13 @@ export class Proofreader {
   }
 
   /**
-   * Checks the manuscript that was read last, with these edits made on its original text, and keeps
-   * it for further edits, which are numbered on from `revision`. The spelling pass goes first and its
+   * Checks the manuscript that was read last, a document of this id, with these edits made on its
+   * original text, and keeps it for further edits, which are numbered on from `revision`. The spelling pass goes first and its
    * marks are delivered as soon as they are there; the marks of all passes are what is returned. Null
    * when another check was started or this one was stopped meanwhile.
    */
   async check(
+    document: string,
     edits: readonly Edit[],
     revision: number,
     settings: CheckSettings,
@@ -119,7 +120,7 @@ export class Proofreader {
     const run = ++this.run;
     this.waiting = [];
     if (!this.manuscript) return "unread";
-    const manuscript = withEdits(this.manuscript, edits);
+    const manuscript = { ...withEdits(this.manuscript, edits), document };
     const engine = new Engine(manuscript, await this.data.now(), await this.withSubjects(settings));
     if (run !== this.run) return null;
     if (!(await this.examine(engine, ["spelling"], run, report))) return null;

@@ -7,7 +7,7 @@ import type { PlacedMark } from "../../src/ui/desk/reported.ts";
 
 function placed(block: number, pass: Pass, weight: Weight, rule: string): PlacedMark {
   const mark = { id: `${block}${rule}`, block, pass, weight, rule } as Mark;
-  return { mark, from: block * 10, to: block * 10 + 3 };
+  return { document: "log", mark, from: block * 10, to: block * 10 + 3 };
 }
 
 const BLOCKS = [{ section: 0 }, { section: 1 }, { section: 1 }, { section: 2 }];

@@ -36,6 +36,7 @@ class StandIn {
   }
 
   async check(
+    document: string,
     edits: readonly Edit[],
     revision: number,
     _settings: CheckSettings,
@@ -47,7 +48,7 @@ class StandIn {
     if (!this.read) return "unread";
     const desk = new DeskDocument(linesManuscript(TEXT), []);
     desk.type(edits);
-    this.engine = new Engine(desk.current(), loadLanguage(), settings);
+    this.engine = new Engine({ ...desk.current(), document }, loadLanguage(), settings);
     for (const _ of this.engine.examineAll());
     this.revision = revision;
     deliver(this.update());
@@ -86,7 +87,7 @@ class StandIn {
 
 function open() {
   const worker = new StandIn();
-  const copy = new DeskDocument(linesManuscript(TEXT), []);
+  const copy = new DeskDocument(linesManuscript(TEXT), [], "log");
   const said: string[] = [];
   const checking = new Checking(
     worker as unknown as ConstructorParameters<typeof Checking>[0],

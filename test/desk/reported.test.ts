@@ -27,12 +27,19 @@ function mark(block: number, from: number, to: number, text = "teh"): Mark {
 }
 
 function reportOf(marks: [number, Mark[]][], rest: Partial<Report> = {}): Report {
-  return { whole: false, groups: new Map(), tables: {}, ...rest, marks: new Map(marks) };
+  return {
+    document: "log",
+    whole: false,
+    groups: new Map(),
+    tables: {},
+    ...rest,
+    marks: new Map(marks),
+  };
 }
 
 function start() {
   const { blocks } = linesManuscript(TEXT);
-  const made = new Reported(blocks);
+  const made = new Reported(blocks, "log");
   made.report(
     reportOf([
       [0, [mark(0, 0, 3), mark(0, 13, 16)]],
@@ -51,6 +58,13 @@ function start() {
 const starts = (made: Reported) => made.all().map(({ from, to }) => [from, to]);
 
 describe("the marks on the desk", () => {
+  test("name the document they stand in, and are taken from no other's report", () => {
+    const { made } = start();
+    assert.deepEqual([...new Set(made.all().map(({ document }) => document))], ["log"]);
+    assert.throws(() => made.report(reportOf([], { document: "letter" }), 0), /letter/);
+    assert.equal(made.all().length, 3);
+  });
+
   test("stand at their places in the document", () => {
     assert.deepEqual(starts(start().made), [
       [0, 3],

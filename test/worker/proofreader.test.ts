@@ -27,19 +27,20 @@ describe("the conversation with a proofreader", () => {
   test("delivers the spelling marks first, and returns those of all passes", async () => {
     const proofreader = await reader();
     const first: string[][] = [];
-    const whole = await proofreader.check([], 0, SETTINGS, nothing, (update) => {
+    const whole = await proofreader.check("log", [], 0, SETTINGS, nothing, (update) => {
       first.push(marked(update));
       assert.deepEqual(update.unread, ["grammar", "wording"]);
     });
     assert.deepEqual(first, [["recieved"]]);
     assert.deepEqual(marked(whole), ["recieved", "are"]);
     assert.equal((whole as Update).whole, true);
+    assert.equal((whole as Update).document, "log");
     assert.deepEqual((whole as Update).unread, []);
   });
 
   test("numbers its answers as the edits they follow, and says when one is missing", async () => {
     const proofreader = await reader();
-    await proofreader.check([], 4, SETTINGS, nothing, nothing);
+    await proofreader.check("log", [], 4, SETTINGS, nothing, nothing);
     const update = proofreader.edit([{ from: 7, to: 15, insert: "received" }], 5);
     assert.deepEqual(marked(update), []);
     assert.equal((update as Update).revision, 5);
@@ -50,7 +51,7 @@ describe("the conversation with a proofreader", () => {
 
   test("says that there is nothing to check before anything was read", async () => {
     const proofreader = new Proofreader(languageSource());
-    assert.equal(await proofreader.check([], 0, SETTINGS, nothing, nothing), "unread");
+    assert.equal(await proofreader.check("log", [], 0, SETTINGS, nothing, nothing), "unread");
     assert.equal(proofreader.edit([], 1), "unread");
     assert.equal(await proofreader.configure(SETTINGS), "unread");
     assert.equal(proofreader.choices([]), null);
@@ -58,7 +59,7 @@ describe("the conversation with a proofreader", () => {
 
   test("takes in what is typed while the first pass is being read", async () => {
     const proofreader = await reader();
-    const checking = proofreader.check([], 0, SETTINGS, nothing, nothing);
+    const checking = proofreader.check("log", [], 0, SETTINGS, nothing, nothing);
     assert.equal(proofreader.edit([{ from: 0, to: 0, insert: "Usefull. " }], 1), null);
     const whole = await checking;
     assert.deepEqual(marked(whole), ["Usefull", "recieved", "are"]);
@@ -74,21 +75,21 @@ describe("the conversation with a proofreader", () => {
       full: async () => (reached ? loadLanguage() : null),
     });
     const proofreader = await reader(source);
-    const without = await proofreader.check([], 0, SETTINGS, nothing, nothing);
+    const without = await proofreader.check("log", [], 0, SETTINGS, nothing, nothing);
     assert.deepEqual(marked(without), ["recieved"]);
     assert.deepEqual((without as Update).unread, ["grammar", "wording"]);
     reached = true;
-    const whole = await proofreader.check([], 0, SETTINGS, nothing, nothing);
+    const whole = await proofreader.check("log", [], 0, SETTINGS, nothing, nothing);
     assert.deepEqual(marked(whole), ["recieved", "are"]);
   });
 
   test("drops a check when another is begun, or when it is stopped", async () => {
     const proofreader = await reader();
-    const first = proofreader.check([], 0, SETTINGS, nothing, nothing);
-    const second = proofreader.check([], 0, SETTINGS, nothing, nothing);
+    const first = proofreader.check("log", [], 0, SETTINGS, nothing, nothing);
+    const second = proofreader.check("log", [], 0, SETTINGS, nothing, nothing);
     assert.equal(await first, null);
     assert.deepEqual(marked(await second), ["recieved", "are"]);
-    const third = proofreader.check([], 0, SETTINGS, nothing, nothing);
+    const third = proofreader.check("log", [], 0, SETTINGS, nothing, nothing);
     proofreader.stop();
     assert.equal(await third, null);
   });
@@ -98,7 +99,7 @@ describe("the conversation with a proofreader", () => {
       subjects: async (ids) => (ids.includes("tides") ? ["recieved"] : []),
     });
     const proofreader = await reader(source);
-    await proofreader.check([], 0, SETTINGS, nothing, nothing);
+    await proofreader.check("log", [], 0, SETTINGS, nothing, nothing);
     const update = await proofreader.configure({ ...SETTINGS, subjects: ["tides"] });
     assert.ok(update !== null && typeof update !== "string");
     assert.deepEqual([...update.marks], [[0, []]]);

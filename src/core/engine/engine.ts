@@ -32,6 +32,8 @@ const NO_FACTS: Examined["facts"] = [];
  * again only where its facts, or the verdicts they hang on, became others (`Findings`).
  */
 export class Engine {
+  /** Which of a set of documents this is. */
+  readonly document: string;
   private readonly blocks: Block[];
   private readonly spans: Span[];
   private readonly texts: string[];
@@ -51,12 +53,13 @@ export class Engine {
   private told: Tables | null = null;
 
   constructor(
-    manuscript: Pick<Manuscript, "text" | "blocks" | "spans">,
+    manuscript: Pick<Manuscript, "text" | "blocks" | "spans"> & { document?: string },
     private language: Language,
     private settings: CheckSettings,
     private readonly examiner = new Examiner(language),
   ) {
     const { blocks, spans } = copyLayout(manuscript);
+    this.document = manuscript.document ?? "";
     this.blocks = blocks;
     this.spans = spans;
     this.texts = blocks.map(({ from, to }) => manuscript.text.slice(from, to));
@@ -124,7 +127,8 @@ export class Engine {
   /** Everything as it stands, blocks without marks included. */
   wholeReport(): Report {
     const marks = new Map(this.blocks.map((_, block) => [block, this.marks[block] ?? NO_MARKS]));
-    return { whole: true, marks, groups: new Map(this.groups), tables: this.tables() };
+    const { document } = this;
+    return { document, whole: true, marks, groups: new Map(this.groups), tables: this.tables() };
   }
 
   /** The block's text range in the document. */
@@ -301,7 +305,8 @@ export class Engine {
       marks.set(index, now);
     }
     for (const index of reported) marks.set(index, this.marks[index] ?? NO_MARKS);
-    return { whole: false, marks, groups, tables: this.tablesChanged() };
+    const { document } = this;
+    return { document, whole: false, marks, groups, tables: this.tablesChanged() };
   }
 
   /** The blocks that show more or fewer marks of a check, since their page has other places now. */

@@ -63,6 +63,8 @@ export interface Tables {
 
 /** What became otherwise: blocks, groups and tables that are not named are as they were. */
 export interface Report {
+  /** Whose blocks the marks are numbered by: a mark's place is this, its block and its range. */
+  document: string;
   /** Everything is named: what was known before is void. */
   whole: boolean;
   marks: MarkUpdate;

@@ -113,6 +113,7 @@ export class Checking {
     };
     const ask = () =>
       this.worker.check(
+        copy.id,
         copy.editsSoFar(),
         copy.reported.revision,
         this.host.settings(),

@@ -43,11 +43,12 @@ export class DeskDocument {
   constructor(
     manuscript: Pick<Manuscript, "text" | "blocks" | "spans">,
     decisions: readonly Decision[],
+    readonly id = "",
   ) {
     this.ledger = replay(manuscript.text, decisions);
     this.text = this.ledger.text;
     this.layout = copyLayout(manuscript);
-    this.reported = new Reported(this.layout.blocks);
+    this.reported = new Reported(this.layout.blocks, id);
     for (const decision of decisions) {
       this.settled.add(decision);
       shiftBlocks(this.layout.blocks, decision.edits);

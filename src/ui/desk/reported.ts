@@ -5,8 +5,9 @@ import { blockIndexAt } from "../../core/manuscript/layout.ts";
 import type { Block, Edit } from "../../core/manuscript/model.ts";
 import { NO_COUNTS } from "../../core/readings/counts.ts";
 
-/** A mark and where it stands in the document now. */
+/** A mark and where it stands in its document now. */
 export interface PlacedMark {
+  document: string;
   mark: Mark;
   from: number;
   to: number;
@@ -26,7 +27,10 @@ export class Reported {
   private readonly recent = new Map<number, { revision: number; edits: readonly Edit[] }[]>();
   private edits = 0;
 
-  constructor(private readonly blocks: readonly Block[]) {}
+  constructor(
+    private readonly blocks: readonly Block[],
+    private readonly document = "",
+  ) {}
 
   /** Number of edits so far; a report carries the number it was made for. */
   get revision(): number {
@@ -37,7 +41,9 @@ export class Reported {
    * Takes in a report made for a revision: its marks are moved through what was changed since, and
    * those whose text was touched are left out. Returns the blocks whose marks are others now.
    */
-  report({ whole, marks: update, groups, tables }: Report, revision: number): number[] {
+  report({ document, whole, marks: update, groups, tables }: Report, revision: number): number[] {
+    if (document !== this.document)
+      throw new RangeError(`a report of another document: ${document}`);
     if (whole) this.groups.clear();
     for (const [id, group] of groups) {
       if (group) this.groups.set(id, group);
@@ -76,12 +82,13 @@ export class Reported {
 
   /** Every mark in reading order. */
   all(): PlacedMark[] {
+    const { document } = this;
     const placed: PlacedMark[] = [];
     for (const [index, marks] of this.marks.entries()) {
       const block = this.blocks[index];
       if (!block || !marks) continue;
       for (const mark of marks) {
-        placed.push({ mark, from: block.from + mark.from, to: block.from + mark.to });
+        placed.push({ document, mark, from: block.from + mark.from, to: block.from + mark.to });
       }
     }
     return placed;

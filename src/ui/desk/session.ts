@@ -234,10 +234,10 @@ export class DeskSession {
   private async restore(manuscript: Manuscript, writes: boolean): Promise<void> {
     const decisions = await readDecisions(this.core.id);
     try {
-      this.core.copy = new DeskDocument(manuscript, decisions);
+      this.core.copy = new DeskDocument(manuscript, decisions, this.core.id);
     } catch (error) {
       if (!(error instanceof RangeError)) throw error;
-      this.core.copy = new DeskDocument(manuscript, []);
+      this.core.copy = new DeskDocument(manuscript, [], this.core.id);
       this.core.publish({
         notice: "The stored decisions do not fit this document and were left aside.",
       });

@@ -92,8 +92,9 @@ export async function runForShelf(
   const read = await worker.read(bytes, record.fileName, record.variety);
   if ("problem" in read) return;
   const style = await readStyle();
-  const copy = new DeskDocument(read.manuscript, await readDecisions(record.id));
+  const copy = new DeskDocument(read.manuscript, await readDecisions(record.id), record.id);
   const update = await worker.check(
+    record.id,
     copy.editsSoFar(),
     0,
     checkSettings(record, style),
