@@ -4,6 +4,7 @@ import type {
   Across,
   Circumstances,
   Conclusion,
+  Counting,
   Fact,
   Totals,
 } from "../../src/core/checks/check.ts";
@@ -13,6 +14,7 @@ import { KeyedFacts } from "../../src/core/engine/keyed-facts.ts";
 import { PageRoom } from "../../src/core/engine/page-room.ts";
 import { Pages } from "../../src/core/engine/pages.ts";
 import { insertSorted, removeSorted } from "../../src/core/engine/sorted.ts";
+import { Tallies } from "../../src/core/engine/tallies.ts";
 import type { Block } from "../../src/core/manuscript/model.ts";
 import { WORDS_A_PAGE } from "../../src/core/readings/counts.ts";
 import { seeded } from "../support/random.ts";
@@ -184,10 +186,12 @@ class All implements Totals<{ count: number }> {
 }
 
 const shares: Across<Named, { count: number }, { often: boolean }> = {
-  keysOf: ({ key }) => [key],
-  start: () => ({ count: 0 }),
-  count(tally, _fact, _key, by) {
-    tally.count += by;
+  counting: {
+    keysOf: ({ key }) => [key],
+    start: () => ({ count: 0 }),
+    count(tally, _fact, _key, by) {
+      tally.count += by;
+    },
   },
   totals: () => new All(),
   judge: (_key, { count }, all) => {
@@ -252,6 +256,44 @@ describe("facts by keys", () => {
     assert.deepEqual(found(0), []);
     assert.deepEqual(put(2, ""), { changed: [0], told: ["a"] });
     assert.deepEqual(found(0), ["0 test/shares:a", "1 test/shares:a"]);
+  });
+
+  test("are counted once for two checks that count alike, and each has its own verdicts", () => {
+    const circumstances = {} as Circumstances;
+    const tallies = new Tallies(shares.counting as Counting<Fact>, circumstances);
+    const twice: typeof shares = {
+      counting: shares.counting,
+      judge: (_key, { count }) => ({ verdict: count === 2 ? { often: false } : null }),
+      speaks: ({ from }) => from === 0,
+      find: ({ from, to }) => ({ from, to, reason: "twice" }),
+    };
+    const checks = [shares, twice].map(
+      (across, at) =>
+        new KeyedFacts(
+          { id: `test/${at}`, across: across as Across<Fact> },
+          circumstances,
+          tallies,
+        ),
+    );
+    const nothing = () => undefined;
+    const found = (block: string) => {
+      const conclusions: Conclusion[] = [];
+      for (const check of checks) check.conclude(BLOCK, facts(block), conclusions);
+      return conclusions.map(({ from, group }) => `${from} ${group}`);
+    };
+    const put = (index: number, before: string | undefined, now: string) => {
+      for (const check of checks) {
+        check.replace(index, BLOCK, before === undefined ? undefined : facts(before), facts(now));
+      }
+      for (const check of checks) check.settle(nothing, nothing);
+    };
+    put(0, undefined, "aab");
+    assert.deepEqual(found("aab"), ["0 test/0:a", "1 test/0:a", "0 test/1:a"]);
+    assert.equal(tallies.visited, 3);
+    put(0, "aab", "aaa");
+    assert.deepEqual(found("aaa"), ["0 test/0:a", "1 test/0:a", "2 test/0:a"]);
+    put(0, "aaa", "");
+    assert.equal(tallies.of("a"), undefined);
   });
 
   test("cost what changed: other blocks are not looked at", () => {

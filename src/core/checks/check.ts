@@ -86,6 +86,16 @@ export interface Totals<T> {
   level(): number;
 }
 
+/** By which keys facts are counted together. Checks with the same facts may share one. */
+export interface Counting<F extends Fact, T = unknown> {
+  /** The key a fact counts under, or several; null where these settings leave it alone. */
+  keysOf(fact: F, block: Block, circumstances: Circumstances): string | readonly string[] | null;
+  /** A tally with nothing counted. */
+  start(): T;
+  /** Counts a fact of a key in, or out again. */
+  count(tally: T, fact: F, key: string, by: 1 | -1): void;
+}
+
 /**
  * How a check concludes from facts in many blocks. Facts of one key are counted together in a tally;
  * the tally, with the document's level where the check has one, gives the key's verdict; and the
@@ -93,15 +103,12 @@ export interface Totals<T> {
  * of a key only when its verdict is another.
  */
 export interface Across<F extends Fact, T = unknown, V extends Verdict = Verdict> {
-  /** The key a fact counts under, or several; null where these settings leave it alone. */
-  keysOf(fact: F, block: Block, circumstances: Circumstances): string | readonly string[] | null;
-  /** A tally with nothing counted. */
-  start(): T;
-  /** Counts a fact of a key in, or out again. */
-  count(tally: T, fact: F, key: string, by: 1 | -1): void;
+  counting: Counting<F, T>;
   /** Where verdicts hang on a figure of the whole document. */
   totals?(circumstances: Circumstances): Totals<T>;
   judge(key: string, tally: T, level: number, circumstances: Circumstances): Judged<V>;
+  /** False for a fact that is counted only, and of which no verdict says anything. */
+  speaks?(fact: F): boolean;
   /** What a verdict says of one fact; null for nothing. */
   find(fact: F, verdict: V, circumstances: Circumstances): Conclusion | null;
   /** What is told of the groups that a key's verdict makes. */

@@ -17,6 +17,7 @@ import { Findings } from "./findings.ts";
 import type { CheckSettings, Group, Mark, MarkChoice, Report, Tables } from "./mark.ts";
 import { marksOf, sameMarks } from "./marks.ts";
 import { Pages } from "./pages.ts";
+import { Tallies } from "./tallies.ts";
 
 /** Contents kept beyond the current ones, so that undoing an edit costs nothing. */
 const SPARE_CACHE = 2000;
@@ -251,6 +252,7 @@ export class Engine {
   /** Draws all conclusions from nothing. */
   private drawAnew(): Report {
     const circumstances = this.circumstances();
+    const shared = new Map<unknown, Tallies>();
     this.findings = [...CHECKS.entries()].flatMap(([order, check]) => {
       const appetite = appetiteFor(check, this.settings);
       if (appetite === "off" || !this.examiner.has(check.pass)) return [];
@@ -258,7 +260,10 @@ export class Engine {
         block: (index: number) => this.blocks[index],
         facts: (index: number): readonly Fact[] | undefined => this.drawn[index]?.[order],
       };
-      return [new Findings(check, order, appetite, circumstances, host)];
+      const counting = check.across?.counting;
+      const tallies = counting && (shared.get(counting) ?? new Tallies(counting, circumstances));
+      if (counting && tallies) shared.set(counting, tallies);
+      return [new Findings(check, order, appetite, circumstances, host, tallies)];
     });
     this.drawn = [];
     this.pages = new Pages(this.blocks.length);

@@ -6,6 +6,7 @@ import { Gathering } from "./gathering.ts";
 import { KeyedFacts } from "./keyed-facts.ts";
 import type { Group } from "./mark.ts";
 import { PageRoom } from "./page-room.ts";
+import type { Tallies } from "./tallies.ts";
 
 const NONE: readonly Conclusion[] = [];
 
@@ -37,9 +38,10 @@ export class Findings {
     private readonly appetite: Appetite,
     private readonly circumstances: Circumstances,
     private readonly host: FindingsHost,
+    tallies?: Tallies,
   ) {
     const { across } = check;
-    this.keyed = across ? new KeyedFacts({ id: check.id, across }, circumstances) : null;
+    this.keyed = across ? new KeyedFacts({ id: check.id, across }, circumstances, tallies) : null;
     this.room = check.aPage === undefined ? null : new PageRoom(check.aPage);
     this.spares = check.sparesSpeech === true && (circumstances.leave & LEAVE_BITS.speech) !== 0;
   }

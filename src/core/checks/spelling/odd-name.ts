@@ -29,16 +29,18 @@ type Usual = Readonly<Record<string, string>>;
  * one of them does: that is the key under which they meet.
  */
 const across: Across<UsedName, Counts, Usual> = {
-  keysOf: ({ name }) => {
-    const keys = new Set([name]);
-    for (let at = 0; at < name.length; at++) keys.add(name.slice(0, at) + name.slice(at + 1));
-    return [...keys];
-  },
-  start: () => new Map(),
-  count(counts, { name }, _key, by) {
-    const count = (counts.get(name) ?? 0) + by;
-    if (count === 0) counts.delete(name);
-    else counts.set(name, count);
+  counting: {
+    keysOf: ({ name }) => {
+      const keys = new Set([name]);
+      for (let at = 0; at < name.length; at++) keys.add(name.slice(0, at) + name.slice(at + 1));
+      return [...keys];
+    },
+    start: () => new Map(),
+    count(counts, { name }, _key, by) {
+      const count = (counts.get(name) ?? 0) + by;
+      if (count === 0) counts.delete(name);
+      else counts.set(name, count);
+    },
   },
   judge(_key, counts, _level, { words }) {
     if (counts.size < 2) return { verdict: null };

@@ -130,18 +130,20 @@ interface UseVerdict extends Verdict {
 }
 
 const across: Across<UnknownWord, Use, UseVerdict> = {
-  keysOf: ({ kinds, key, word }, _block, { leave, words }) =>
-    (kinds & leave & ~LEAVE_BITS.derived) !== 0 || words.has(key) || words.has(word.toLowerCase())
-      ? null
-      : key,
-  start: () => ({ all: 0, capital: 0, inside: 0, named: 0, written: new Map() }),
-  count(use, { word, named, opening }, _key, by) {
-    const capital = isCapitalised(word);
-    use.all += by;
-    if (capital) use.capital += by;
-    if (capital && named) use.named += by;
-    if (capital && !opening) use.inside += by;
-    use.written.set(word, (use.written.get(word) ?? 0) + by);
+  counting: {
+    keysOf: ({ kinds, key, word }, _block, { leave, words }) =>
+      (kinds & leave & ~LEAVE_BITS.derived) !== 0 || words.has(key) || words.has(word.toLowerCase())
+        ? null
+        : key,
+    start: () => ({ all: 0, capital: 0, inside: 0, named: 0, written: new Map() }),
+    count(use, { word, named, opening }, _key, by) {
+      const capital = isCapitalised(word);
+      use.all += by;
+      if (capital) use.capital += by;
+      if (capital && named) use.named += by;
+      if (capital && !opening) use.inside += by;
+      use.written.set(word, (use.written.get(word) ?? 0) + by);
+    },
   },
   judge: (_key, { all, capital, inside, named }) => ({
     verdict: {

@@ -1,6 +1,6 @@
-import type { Check, Verdict } from "../check.ts";
+import type { Across, Check, Verdict } from "../check.ts";
 import { closeRepetition as card } from "./cards.ts";
-import { byLemma, type ContentWord, contentWords } from "./repetition.ts";
+import { byLemma, type ContentWord, contentWords, type LemmaTally } from "./repetition.ts";
 
 /** Words apart within which the ear still has the word. */
 const NEAR = 14;
@@ -12,15 +12,20 @@ export const closeRepetition: Check<ContentWord> = {
   ...card,
   examine: contentWords,
   across: {
-    ...byLemma,
+    counting: byLemma,
     judge: (_lemma, { count }) => ({ verdict: count < SUBJECT ? NEARNESS : null }),
-    find({ from, to, before, quoted, frequency }) {
-      if (!before || quoted || frequency > NEAR_COMMON) return null;
-      if (before.apart > NEAR || before.apart < 2) return null;
+    speaks: ({ before, quoted, frequency }) =>
+      before !== null &&
+      !quoted &&
+      frequency <= NEAR_COMMON &&
+      before.apart <= NEAR &&
+      before.apart >= 2,
+    find({ from, to, before }) {
+      if (!before) return null;
       const reason = `“${before.word}” stands ${before.apart} words before. G shows the places, M other words.`;
       return { from, to, reason };
     },
-  },
+  } satisfies Across<ContentWord, LemmaTally>,
   choose: () => [],
 };
 

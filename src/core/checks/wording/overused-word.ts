@@ -1,4 +1,4 @@
-import type { Check, Totals, Verdict } from "../check.ts";
+import type { Across, Check, Totals, Verdict } from "../check.ts";
 import { times } from "../telling.ts";
 import { overusedWord as card } from "./cards.ts";
 import { byLemma, type ContentWord, contentWords, type LemmaTally } from "./repetition.ts";
@@ -12,7 +12,7 @@ export const overusedWord: Check<ContentWord> = {
   ...card,
   examine: contentWords,
   across: {
-    ...byLemma,
+    counting: byLemma,
     totals: () => new ContentTotal(),
     judge(_lemma, { count }, total) {
       if (count < LEAST_USES) return { verdict: null };
@@ -22,13 +22,16 @@ export const overusedWord: Check<ContentWord> = {
         ? { verdict: OFTEN_USED, until: most + 1 }
         : { verdict: null, from: most + 1 };
     },
-    find({ from, to, word, noun, quoted }) {
-      // Nouns are mostly what the text is about; qualities and doings are habits.
-      if (noun || quoted) return null;
-      return { from, to, reason: `“${word}” is used far more often than usual.`, gathers: true };
-    },
+    // Nouns are mostly what the text is about; qualities and doings are habits.
+    speaks: ({ noun, quoted }) => !noun && !quoted,
+    find: ({ from, to, word }) => ({
+      from,
+      to,
+      reason: `“${word}” is used far more often than usual.`,
+      gathers: true,
+    }),
     tell: (lemma, { count }) => [{ note: `“${lemma}” is used ${times(count)}, in all its forms.` }],
-  },
+  } satisfies Across<ContentWord, LemmaTally>,
   choose: () => [],
 };
 

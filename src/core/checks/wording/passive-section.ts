@@ -15,17 +15,24 @@ interface VoiceTally {
 }
 
 const bySection: Across<VoiceCount, VoiceTally> = {
-  keysOf: (_fact, { section }) => String(section),
-  start: () => ({ all: 0, passive: 0 }),
-  count(tally, { passive }, _section, by) {
-    tally.all += by;
-    if (passive) tally.passive += by;
+  counting: {
+    keysOf: (_fact, { section }) => String(section),
+    start: () => ({ all: 0, passive: 0 }),
+    count(tally, { passive }, _section, by) {
+      tally.all += by;
+      if (passive) tally.passive += by;
+    },
   },
   judge: (_section, { all, passive }) => ({
     verdict: all >= LEAST_VERBS && passive / all >= SHARE ? MOSTLY_PASSIVE : null,
   }),
-  find: ({ from, to, passive }) =>
-    passive ? { from, to, reason: "Most verbs in this section are passive.", gathers: true } : null,
+  speaks: ({ passive }) => passive,
+  find: ({ from, to }) => ({
+    from,
+    to,
+    reason: "Most verbs in this section are passive.",
+    gathers: true,
+  }),
   tell: (_section, { all, passive }) => [
     {
       note: `${Math.round((100 * passive) / all)}% of the section’s verbs are passive (${passive} of ${all}).`,

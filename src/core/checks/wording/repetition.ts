@@ -1,7 +1,7 @@
 import type { AnalysedBlock, Language } from "../../language/analysis.ts";
 import { CODE, QUOTED } from "../../language/phrases/syntax.ts";
 import { TAG, TAG_SETS } from "../../language/tags/tag-sets.ts";
-import type { Fact } from "../check.ts";
+import type { Counting, Fact } from "../check.ts";
 
 /** A content word with its base form. */
 export interface ContentWord extends Fact {
@@ -67,10 +67,10 @@ export interface LemmaTally {
 }
 
 /** Both checks count words by their base forms. */
-export const byLemma = {
-  keysOf: ({ lemma }: ContentWord) => lemma,
-  start: (): LemmaTally => ({ count: 0 }),
-  count(tally: LemmaTally, _fact: ContentWord, _key: string, by: 1 | -1) {
+export const byLemma: Counting<ContentWord, LemmaTally> = {
+  keysOf: ({ lemma }) => lemma,
+  start: () => ({ count: 0 }),
+  count(tally, _fact, _key, by) {
     tally.count += by;
   },
 };

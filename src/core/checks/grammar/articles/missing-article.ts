@@ -110,20 +110,23 @@ interface NounVerdict extends Verdict {
 }
 
 const across: Across<BarePlace | NounsSeen, NounTally, NounVerdict> = {
-  keysOf(fact, _block, { leave }) {
-    if (!isBarePlace(fact)) return [...new Set([...fact.articled, ...fact.bare])];
-    return fact.quoted && leave & LEAVE_BITS.speech ? null : fact.noun;
+  counting: {
+    keysOf(fact, _block, { leave }) {
+      if (!isBarePlace(fact)) return [...new Set([...fact.articled, ...fact.bare])];
+      return fact.quoted && leave & LEAVE_BITS.speech ? null : fact.noun;
+    },
+    start: () => ({ articled: 0, bare: 0, leads: [] }),
+    count(tally, fact, noun, by) {
+      if (isBarePlace(fact)) {
+        if (by === 1) tally.leads.push(fact.lead);
+        else tally.leads.splice(tally.leads.indexOf(fact.lead), 1);
+        return;
+      }
+      for (const one of fact.articled) if (one === noun) tally.articled += by;
+      for (const one of fact.bare) if (one === noun) tally.bare += by;
+    },
   },
-  start: () => ({ articled: 0, bare: 0, leads: [] }),
-  count(tally, fact, noun, by) {
-    if (isBarePlace(fact)) {
-      if (by === 1) tally.leads.push(fact.lead);
-      else tally.leads.splice(tally.leads.indexOf(fact.lead), 1);
-      return;
-    }
-    for (const one of fact.articled) if (one === noun) tally.articled += by;
-    for (const one of fact.bare) if (one === noun) tally.bare += by;
-  },
+  speaks: (fact) => isBarePlace(fact),
   totals: ({ language }) => new ArticleHabits(language),
   judge(_noun, tally, level, { language }) {
     if (tally.leads.length === 0) return { verdict: null };
