@@ -11,9 +11,10 @@ import { benchLongParagraphs } from "./long-paragraphs.ts";
 import { benchManuals } from "./manuals.ts";
 import { benchPipeline } from "./pipeline.ts";
 import { benchQuality } from "./quality.ts";
+import { benchReal } from "./real/real.ts";
 import { benchSameMarks } from "./same-marks.ts";
 
-/** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, grammar, paragraphs, hostile, same, desk, browser, kills, chance. */
+/** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, grammar, paragraphs, hostile, real, same, desk, browser, kills, chance. */
 const parts: Record<string, () => unknown> = {
   core: benchCore,
   pipeline: benchPipeline,
@@ -26,6 +27,7 @@ const parts: Record<string, () => unknown> = {
   grammar: benchGrammar,
   paragraphs: benchLongParagraphs,
   hostile: benchHostile,
+  real: benchReal,
   same: benchSameMarks,
   desk: benchDesk,
   browser: benchBrowser,

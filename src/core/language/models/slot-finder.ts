@@ -41,9 +41,8 @@ export const OWNERS = ["plural", "owner"] as const;
 
 /** Finds the slots of a text for a list of models. */
 export class SlotFinder {
-  /** By the number of a set's word: its models and classes, and the clitic that must follow. */
-  private readonly byWord: ({ model: number; typed: number; clitic: string }[] | undefined)[] = [];
-  private readonly cliticsAfter = new Set<number>();
+  /** By the number of a set's first word: its models and classes, and the clitic or word that must follow. */
+  private readonly byWord: ({ model: number; typed: number; tail: string }[] | undefined)[] = [];
   private readonly number: number;
   private readonly form: number;
   private readonly article: number;
@@ -59,13 +58,12 @@ export class SlotFinder {
     for (const [model, { kind, classes }] of models.entries()) {
       if (kind !== "words") continue;
       for (const [typed, word] of classes.entries()) {
-        const cut = word.indexOf("'");
-        const clitic = cut < 0 ? "" : word.slice(cut);
+        const cut = word.search(/[ ']/);
+        const tail = cut < 0 ? "" : word.slice(cut).trim();
         const id = table.intern(cut < 0 ? word : word.slice(0, cut));
         const entries = this.byWord[id] ?? [];
-        entries.push({ model, typed, clitic });
+        entries.push({ model, typed, tail });
         this.byWord[id] = entries;
-        if (clitic !== "") this.cliticsAfter.add(id);
       }
     }
     const of = (kind: ChoiceModel["kind"]) => models.findIndex((model) => model.kind === kind);
@@ -91,9 +89,8 @@ export class SlotFinder {
         const next = words[at + 1]?.form ?? "";
         const clitic = next.startsWith("'") ? next : "";
         for (const entry of entries) {
-          if (entry.clitic !== "" ? clitic !== entry.clitic : clitic !== "" && clitic !== "'s")
-            continue;
-          const whole = entry.clitic !== "";
+          const whole = entry.tail !== "";
+          if (whole ? next !== entry.tail : clitic !== "" && clitic !== "'s") continue;
           // What is plain of a word alone is not so of one run together with the next.
           const right = plain && !whole;
           const slot = {

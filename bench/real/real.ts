@@ -1,0 +1,258 @@
+import { existsSync, readFileSync } from "node:fs";
+import path from "node:path";
+import { seeded } from "../../scripts/seeded.ts";
+import { loadLanguage } from "../../src/command/checking.ts";
+import { Engine } from "../../src/core/engine/engine.ts";
+import type { Mark } from "../../src/core/engine/mark.ts";
+import { applyEdits, moveEdits } from "../../src/core/manuscript/edits.ts";
+import { type Half, type RealDocument, realDocuments } from "./documents.ts";
+import { type Slip, writtenTexts } from "./writers.ts";
+
+/**
+ * What users see: real documents of many kinds with the marks in them judged by hand, and texts by
+ * many writers with all their slips known. `HALF=tune` shows the tuning half, `LIST=n` marks that nobody
+ * has judged, `MISSED=1` slips that were not found.
+ */
+
+interface Seen {
+  rule: string;
+  weight: Mark["weight"];
+  /** The text around it, the marked text in brackets: what a verdict is kept by. */
+  context: string;
+  reason: string;
+  genre: string;
+  first: string;
+}
+
+interface Checked {
+  words: number;
+  marks: Mark[];
+  engine: Engine;
+}
+
+const VERDICTS = path.join(import.meta.dirname, "../data/verdicts.tsv");
+const BEFORE = 45;
+const AFTER = 35;
+
+function check({ manuscript, variety, kind }: RealDocument): Checked {
+  const engine = new Engine(manuscript, loadLanguage(), {
+    variety,
+    kind,
+    appetites: {},
+    words: [],
+  });
+  for (const _ of engine.examineAll());
+  return {
+    words: engine.counts().words,
+    marks: engine.allMarks().filter((one) => !one.follows),
+    engine,
+  };
+}
+
+function seenIn(document: RealDocument): { words: number; seen: Seen[] } {
+  const { words, marks, engine } = check(document);
+  const seen = marks.map((mark): Seen => {
+    const text = engine.textOf(mark.block);
+    const context = `${text.slice(Math.max(0, mark.from - BEFORE), mark.from)}[${mark.text}]${text.slice(mark.to, mark.to + AFTER)}`;
+    const { rule, weight, reason } = mark;
+    const first = engine.choices(mark)[0]?.label ?? "";
+    return {
+      rule,
+      weight,
+      reason,
+      first,
+      genre: document.genre,
+      context: context.replace(/\s+/g, " "),
+    };
+  });
+  return { words, seen };
+}
+
+type Verdict = "right" | "wrong" | "helpful" | "neutral" | "nuisance";
+
+/** Verdicts by rule and context. */
+function verdicts(): Map<string, Verdict> {
+  if (!existsSync(VERDICTS)) return new Map();
+  return new Map(
+    readFileSync(VERDICTS, "utf8")
+      .split("\n")
+      .filter((line) => line !== "" && !line.startsWith("#"))
+      .map((line) => {
+        const [verdict = "", rule = "", context = ""] = line.split("\t");
+        return [`${rule}\t${context}`, verdict as Verdict];
+      }),
+  );
+}
+
+const rate = (part: number, whole: number) => ((100 * part) / Math.max(1, whole)).toFixed(1);
+
+/** So many that nobody has judged, each rule in turn, in an order that does not change. */
+function unjudged(
+  seen: readonly Seen[],
+  known: ReadonlyMap<string, Verdict>,
+  count: number,
+): Seen[] {
+  const random = seeded(41);
+  const order = seen.map((one) => ({ one, key: random() })).sort((a, b) => a.key - b.key);
+  const byRule = new Map<string, Seen[]>();
+  for (const { one } of order) {
+    if (known.has(`${one.rule}\t${one.context}`)) continue;
+    byRule.set(one.rule, [...(byRule.get(one.rule) ?? []), one]);
+  }
+  const found: Seen[] = [];
+  for (
+    let round = 0;
+    found.length < count && [...byRule.values()].some((own) => own[round]);
+    round++
+  ) {
+    for (const own of byRule.values()) {
+      // Rules with many marks are asked about more often.
+      const share = own.slice(
+        round * Math.ceil(own.length / 12),
+        (round + 1) * Math.ceil(own.length / 12),
+      );
+      found.push(...share.slice(0, 3));
+    }
+  }
+  return found.slice(0, count);
+}
+
+function reportReal(documents: readonly RealDocument[], half: Half): void {
+  const known = verdicts();
+  const all: Seen[] = [];
+  let words = 0;
+  const genres = new Set<string>();
+  for (const document of documents.filter((one) => one.half === half)) {
+    const { words: own, seen } = seenIn(document);
+    words += own;
+    all.push(...seen);
+    genres.add(document.genre);
+  }
+  const hard = all.filter(({ weight }) => weight !== "weigh");
+  console.log(
+    `\nReal documents, ${half} half: ${documents.filter((one) => one.half === half).length} of ${genres.size} kinds, ${words} words`,
+  );
+  console.log(
+    `  hard marks ${((1000 * hard.length) / words).toFixed(2)} per 1,000 words (goal 4), advice ${((1000 * (all.length - hard.length)) / words).toFixed(2)} (goal 8)`,
+  );
+  for (const weight of ["fix", "settle", "weigh"] as const) {
+    const own = all.filter((one) => one.weight === weight);
+    const judged = own.flatMap(({ rule, context }) => known.get(`${rule}\t${context}`) ?? []);
+    const good = judged.filter((one) => one === "right" || one === "helpful" || one === "neutral");
+    console.log(
+      `  ${weight}: ${own.length} marks, ${judged.length} judged, ${rate(good.length, judged.length)}% ${weight === "weigh" ? "helpful or neutral (goal 75)" : `right (goal ${weight === "fix" ? 80 : 60})`}`,
+    );
+  }
+  const byRule = groupBy(all);
+  const rows = [...byRule].sort((a, b) => b[1].length - a[1].length);
+  for (const [rule, own] of rows.slice(0, Number(process.env.RULES ?? 0))) {
+    const judged = own.flatMap((one) => known.get(`${one.rule}\t${one.context}`) ?? []);
+    const wrong = judged.filter((one) => one === "wrong" || one === "nuisance").length;
+    console.log(
+      `    ${String(own.length).padStart(5)} ${rule}  judged ${judged.length}, wrong ${wrong}`,
+    );
+  }
+  const gone = [...known.keys()].filter(
+    (key) => !all.some(({ rule, context }) => `${rule}\t${context}` === key),
+  ).length;
+  console.log(`  verdicts on marks that are not in this half or are no more: ${gone}`);
+  const list = Number(process.env.LIST ?? 0);
+  const of = process.env.WEIGHT;
+  for (const one of unjudged(
+    all.filter(({ weight }) => (of ? weight === of : weight !== "weigh")),
+    known,
+    list,
+  )) {
+    console.log(`?\t${one.rule}\t${one.context}\t${one.weight} → ${one.first} · ${one.genre}`);
+  }
+}
+
+function groupBy(all: readonly Seen[]): Map<string, Seen[]> {
+  const groups = new Map<string, Seen[]>();
+  for (const one of all) groups.set(one.rule, [...(groups.get(one.rule) ?? []), one]);
+  return groups;
+}
+
+const REACH = 2;
+
+/** Whether a mark speaks of a slip: it touches it, or for something left out stands right beside it. */
+function meets(mark: Mark & { start: number }, { from, to }: Slip, text: string): boolean {
+  const markFrom = mark.start + mark.from;
+  const markTo = mark.start + mark.to;
+  if (from < to) return markFrom < to && markTo > from;
+  const gap = text.slice(Math.min(from, markTo), Math.max(to, markFrom));
+  return (markFrom <= to + REACH && markTo >= from - REACH) || gap.trim() === "";
+}
+
+async function reportWriters(half: Half): Promise<void> {
+  let found = 0;
+  let all = 0;
+  let doubted = 0;
+  let first = 0;
+  let offered = 0;
+  const missed: string[] = [];
+  for (const text of (await writtenTexts("writers")).filter((one) => one.half === half)) {
+    const { marks, engine } = check(text);
+    const whole = text.manuscript.text;
+    const placed = marks.map((mark) => ({ ...mark, start: engine.blockRange(mark.block).from }));
+    for (const slip of text.slips) {
+      all++;
+      const own = placed.filter((mark) => meets(mark, slip, whole));
+      const hard = own.filter(({ weight }) => weight !== "weigh");
+      if (own.length > 0) found++;
+      if (own.length > 0 && hard.length === 0) doubted++;
+      if (own.length === 0) {
+        const context = `${whole.slice(Math.max(0, slip.from - 30), slip.from)}{${slip.typed}|${slip.right}}${whole.slice(slip.to, slip.to + 25)}`;
+        missed.push(`${text.name}: ${context.replace(/\s+/g, " ")}`);
+      }
+      const firsts = own.flatMap((mark) => {
+        const choice = engine.choices(mark)[0];
+        return choice ? [{ mark, choice }] : [];
+      });
+      if (firsts.length === 0) continue;
+      offered++;
+      const right = firsts.some(({ mark, choice }) => {
+        const block = engine.textOf(mark.block);
+        const mended = applyEdits(block, choice.edits);
+        const local = {
+          from: slip.from - mark.start,
+          to: slip.to - mark.start,
+          insert: slip.right,
+        };
+        const meant = applyEdits(block, moveEdits([local], 0));
+        const squeeze = (one: string) => one.replace(/\s+/g, " ").replace(/ (?=[.,;])/g, "");
+        return squeeze(mended) === squeeze(meant) || choice.label === slip.right;
+      });
+      if (right) first++;
+    }
+  }
+  console.log(
+    `\nTexts of many writers, ${half} half: ${rate(found, all)}% of ${all} slips marked (goal 70), ${rate(doubted, all)}% by doubts alone`,
+  );
+  console.log(
+    `  first choice right ${rate(first, offered)}% of ${offered} that offer any (goal 88)`,
+  );
+  if (process.env.MISSED) for (const line of missed) console.log(`    ${line}`);
+  let words = 0;
+  let hard = 0;
+  let advice = 0;
+  for (const text of (await writtenTexts("clean")).filter((one) => one.half === half)) {
+    const { words: own, seen } = seenIn(text);
+    words += own;
+    hard += seen.filter(({ weight }) => weight !== "weigh").length;
+    advice += seen.filter(({ weight }) => weight === "weigh").length;
+    if (process.env.MISSED) {
+      for (const one of seen)
+        console.log(`    ${one.weight} ${one.rule} ${one.context} → ${one.first}`);
+    }
+  }
+  console.log(
+    `  clean texts: ${((1000 * hard) / words).toFixed(2)} hard marks per 1,000 of ${words} words (goal 2.5), advice ${((1000 * advice) / words).toFixed(2)}`,
+  );
+}
+
+export async function benchReal(): Promise<void> {
+  const half = process.env.HALF === "tune" ? "tune" : "test";
+  reportReal(await realDocuments(), half);
+  await reportWriters(half);
+}
