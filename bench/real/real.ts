@@ -6,12 +6,13 @@ import { Engine } from "../../src/core/engine/engine.ts";
 import type { Mark } from "../../src/core/engine/mark.ts";
 import { applyEdits, moveEdits } from "../../src/core/manuscript/edits.ts";
 import { type Half, type RealDocument, realDocuments } from "./documents.ts";
+import { plantedMisspellings } from "./planted.ts";
 import { type Slip, writtenTexts } from "./writers.ts";
 
 /**
  * What users see: real documents of many kinds with the marks in them judged by hand, and texts by
  * many writers with all their slips known. `HALF=tune` shows the tuning half, `LIST=n` marks that nobody
- * has judged, `MISSED=1` slips that were not found.
+ * has judged, `RULE=id` all marks of a check, `MISSED=1` slips that were not found.
  */
 
 interface Seen {
@@ -156,6 +157,11 @@ function reportReal(documents: readonly RealDocument[], half: Half): void {
     (key) => !all.some(({ rule, context }) => `${rule}\t${context}` === key),
   ).length;
   console.log(`  verdicts on marks that are not in this half or are no more: ${gone}`);
+  const { RULE } = process.env;
+  for (const one of RULE ? all.filter(({ rule }) => rule === RULE) : []) {
+    const verdict = known.get(`${one.rule}\t${one.context}`) ?? "?";
+    console.log(`${verdict}\t${one.weight}\t${one.context}\t→ ${one.first} · ${one.genre}`);
+  }
   const list = Number(process.env.LIST ?? 0);
   const of = process.env.WEIGHT;
   for (const one of unjudged(
@@ -253,6 +259,10 @@ async function reportWriters(half: Half): Promise<void> {
 
 export async function benchReal(): Promise<void> {
   const half = process.env.HALF === "tune" ? "tune" : "test";
-  reportReal(await realDocuments(), half);
+  const documents = await realDocuments();
+  reportReal(documents, half);
+  const { planted, hard, missed } = plantedMisspellings(documents, half);
+  console.log(`\nMisspellings planted in them: ${rate(hard, planted)}% of ${planted} marked`);
+  if (process.env.MISSED) console.log(`    ${missed.join("; ")}`);
   await reportWriters(half);
 }

@@ -40,6 +40,7 @@ export function loadLanguage(): Language {
     tagger: new Tagger(bytes("tagger.bin"), (word) => lexicon.traitsInText(word)),
     irregular: new IrregularForms(text("irregular.txt")),
     rewrites: new Rewrites(text("rewrites.txt")),
+    terms: new Set(text("terms.txt").split("\n")),
   });
   loaded = fullLanguage(base, {
     trigrams,

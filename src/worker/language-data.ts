@@ -11,6 +11,7 @@ import medicineUrl from "../../data/subjects/medicine.txt?url";
 import sciencesUrl from "../../data/subjects/sciences.txt?url";
 import syllablesUrl from "../../data/syllables.txt?url";
 import taggerUrl from "../../data/tagger.bin?url";
+import termsUrl from "../../data/terms.txt?url";
 import triplesUrl from "../../data/triples.bin?url";
 import classesUrl from "../../data/word-classes.bin?url";
 import { matcherFor } from "../core/checks/patterns/all-patterns.ts";
@@ -103,11 +104,12 @@ export function loadSyllables(): Promise<Syllables> {
 }
 
 async function fetchLanguage(): Promise<Language> {
-  const [words, model, irregular, rewrites] = await Promise.all([
+  const [words, model, irregular, rewrites, terms] = await Promise.all([
     fetchBytes(lexiconUrl),
     fetchBytes(taggerUrl),
     fetchText(irregularUrl),
     fetchText(rewritesUrl),
+    fetchText(termsUrl),
   ]);
   const lexicon = new Lexicon(words);
   return baseLanguage({
@@ -115,6 +117,7 @@ async function fetchLanguage(): Promise<Language> {
     tagger: new Tagger(model, (word) => lexicon.traitsInText(word)),
     irregular: new IrregularForms(irregular),
     rewrites: new Rewrites(rewrites),
+    terms: new Set(terms.split("\n")),
   });
 }
 

@@ -47,6 +47,7 @@ const CASES: Record<Leave, Case> = {
   },
   binomials: { text: "The gannet (Morusa bassanensis) nests here.", marked: ["bassanensis"] },
   speech: { text: "“He don’t know,” she said.", marked: [] },
+  terms: { text: "The boat was made of velouchine.", marked: ["velouchine"] },
   roman: { text: "See part cdxlix of the log.", marked: ["cdxlix"] },
 };
 

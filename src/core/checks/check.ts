@@ -142,6 +142,8 @@ export interface Check<F extends Fact = Fact> extends Card {
   phraseList?: PhraseList;
   /** Its marks are left alone between quotation marks where the copy's speech is. */
   sparesSpeech?: boolean;
+  /** Reads code, columns, mail headers and other languages too, and tells what is left alone itself. */
+  readsAll?: boolean;
   /** Finds nothing in a block where none of its patterns does. */
   needsMatches?: boolean;
   examine(block: AnalysedBlock, language: Language, matches: readonly Match[]): F[];

@@ -27,6 +27,7 @@ export const LEAVES = [
   "binomials",
   "roman",
   "speech",
+  "terms",
 ] as const;
 export type Leave = (typeof LEAVES)[number];
 
@@ -84,7 +85,12 @@ export const LEAVE_KINDS: readonly LeaveKind[] = [
     note: "gannet-head.example/log",
     offFor: [],
   },
-  { id: "code", title: "Code", note: "what is set as code", offFor: [] },
+  {
+    id: "code",
+    title: "Code and mail headers",
+    note: "what is set as code or looks like it, columns, the head of a mail and what it quotes",
+    offFor: [],
+  },
   {
     id: "derived",
     title: "Words built from known words",
@@ -114,6 +120,12 @@ export const LEAVE_KINDS: readonly LeaveKind[] = [
     id: "speech",
     title: "Grammar and wording of quoted speech",
     note: "people say “it don’t matter”, and a quotation is its author’s",
+    offFor: [],
+  },
+  {
+    id: "terms",
+    title: "Words that look like terms",
+    note: "in no dictionary and near no common word, joined by signs, or beside others of their kind",
     offFor: [],
   },
 ];

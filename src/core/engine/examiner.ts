@@ -4,6 +4,7 @@ import { CHECKS } from "../checks/index.ts";
 import { matchesOf } from "../checks/patterns/all-patterns.ts";
 import type { Match } from "../checks/patterns/matcher.ts";
 import { type AnalysedBlock, analyse, asRead, type Language } from "../language/analysis.ts";
+import { inCode } from "../language/text/structure.ts";
 import { LONGEST_WHOLE, windowsOf } from "../language/text/windows.ts";
 import type { BlockKind, Span } from "../manuscript/model.ts";
 import { countBlock } from "../readings/counts.ts";
@@ -106,20 +107,36 @@ export class Examiner {
       // What the spelling pass has read was read without the words' classes.
       const analysed = known ? this.inLanguage(known) : again();
       const patterned = lacking.some((pass) => pass !== "spelling");
-      const matches = patterned ? matchesOf(analysed, this.language) : NO_MATCHES;
+      const isNoText = analysed.structure.shape !== "text";
+      const matches = patterned && !isNoText ? matchesOf(analysed, this.language) : NO_MATCHES;
       for (const pass of lacking) {
         for (const { check, order } of CHECKS_OF[pass]) {
           const own = matches[order];
           facts[order] =
-            check.needsMatches && !own
+            (check.needsMatches && !own) || (!check.readsAll && isNoText)
               ? NO_FACTS
-              : check.examine(analysed, this.language, own ?? NO_MATCH);
+              : outsideCode(
+                  check,
+                  analysed,
+                  check.examine(analysed, this.language, own ?? NO_MATCH),
+                );
         }
       }
       read.push(...lacking);
     }
     if (read.length === PASSES.length) examined.analysed = null;
   }
+}
+
+/** The facts of a check that do not lie in code. */
+function outsideCode(
+  { readsAll }: Check,
+  { structure }: AnalysedBlock,
+  facts: readonly Fact[],
+): readonly Fact[] {
+  if (readsAll || structure.code.length === 0 || facts.length === 0) return facts;
+  const outside = facts.filter(({ from, to }) => !inCode(structure, from, to));
+  return outside.length === facts.length ? facts : outside;
 }
 
 function contentKey(kind: BlockKind, text: string, spans: readonly Span[], part: boolean): string {

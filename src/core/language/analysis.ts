@@ -6,6 +6,7 @@ import type { PhraseList } from "./phrases/phrase-lists.ts";
 import { type Syntax, syntaxOf } from "./phrases/syntax.ts";
 import type { Tagger } from "./tags/tagger.ts";
 import { type Sentence, splitSentences } from "./text/sentences.ts";
+import { type Structure, structureOf } from "./text/structure.ts";
 import { type Token, tokenise, type WordPart, wordParts } from "./text/tokens.ts";
 import { type Unit, unitsOf } from "./text/units.ts";
 import { wordBits } from "./words/known.ts";
@@ -31,6 +32,8 @@ export interface AnalysedBlock {
   spans: Span[];
   /** It is one window of a long block: what opens in it may close beyond it, and its ends are none. */
   part?: boolean;
+  /** What it is beside its words. */
+  structure: Structure;
   /** Its phrases, worked out when first asked for; null for code. */
   syntax(): Syntax | null;
 }
@@ -52,6 +55,8 @@ export interface Language {
   readonly tagger: Tagger;
   readonly irregular: IrregularForms;
   readonly rewrites: Rewrites;
+  /** Terms and names that no dictionary has, as they are written. */
+  readonly terms: ReadonlySet<string>;
   /** Null before the data for grammar has arrived. */
   readonly trigrams: Trigrams | null;
   /** Which word or form belongs in a place; null likewise. */
@@ -62,7 +67,7 @@ export interface Language {
 }
 
 /** What the spelling pass needs. */
-export type BaseParts = Pick<Language, "lexicon" | "tagger" | "irregular" | "rewrites">;
+export type BaseParts = Pick<Language, "lexicon" | "tagger" | "irregular" | "rewrites" | "terms">;
 
 /** What the other passes need beside. */
 export interface GrammarParts {
@@ -118,7 +123,8 @@ export function analyse(
   const tokens = tokenise(text);
   const sentences = splitSentences(text);
   const unusual = unusualParts(text, tokens, lexicon);
-  const words = { kind, text, tokens, sentences, unusual, spans, part };
+  const structure = structureOf(kind, text, spans);
+  const words = { kind, text, tokens, sentences, unusual, spans, part, structure };
   if (kind === "code") {
     return asRead({ ...words, units: [], tags: NO_TAGS, written: NO_UNITS }, language);
   }

@@ -26,7 +26,15 @@ interface UnknownWord extends Fact {
   opening: boolean;
   /** A title or an initial stands before it, or it stands in a reference. */
   named: boolean;
+  /** What speaks for a term, whatever word is near. */
+  company: Company;
 }
+
+/**
+ * What stands around an unknown word: nothing that matters; others that are unknown, or a list or a
+ * cell; or it is joined to one by a hyphen.
+ */
+type Company = "none" | "unknown" | "joined";
 
 /** Corrections offered at a place. */
 const CHOICES = 5;
@@ -51,12 +59,14 @@ function examine(block: AnalysedBlock, language: Language): UnknownWord[] {
       kinds: own,
       opening: openings.has(from),
       named: block.kind === "reference" || followsTitle(block, index),
+      company: companyOf(block, language, index, from),
     });
   };
   for (const { from, to, text: word, bits, token, order, count } of block.unusual) {
     if (bits !== 0 || word.length === 1) continue;
     const suspended = isPrefix(word) && (block.text[to] === "-" || order < count - 1);
     if (suspended || isPartOfBroken(block, token, language)) continue;
+    if (isTerm(word, language)) continue;
     // Other checks speak for these.
     if (isDayOrMonth(word) || strayCapitals(word, language.lexicon)) continue;
     add(from, to, word, token, kinds.of(token, from, word));
@@ -68,11 +78,54 @@ function examine(block: AnalysedBlock, language: Language): UnknownWord[] {
     const bits = kind === "address" ? LEAVE_BITS.addresses : LEAVE_BITS.identifiers;
     for (const run of lettersIn(block.text, from, to)) {
       const word = block.text.slice(run.from, run.to);
-      if (dictionaryBits(word, language.lexicon) !== 0) continue;
+      if (dictionaryBits(word, language.lexicon) !== 0 || isTerm(word, language)) continue;
       add(run.from, run.to, word, index, kinds.around(run.from) | bits);
     }
   }
   return facts;
+}
+
+/** Whether many texts use a word that no dictionary has; regular plurals are as good. */
+function isTerm(word: string, { terms }: Language): boolean {
+  const base = withoutPossessive(word.replaceAll("’", "'"));
+  const lower = base.toLowerCase();
+  if (terms.has(base) || terms.has(lower)) return true;
+  const singular = lower.replace(/(?<=[^s])s$/, "");
+  return singular !== lower && (terms.has(singular) || terms.has(base.slice(0, -1)));
+}
+
+/** Words on each side that are looked at. */
+const NEIGHBOURS = 3;
+/** Of its words, how many a block of terms leaves unknown. */
+const TERMS_SHARE = 0.2;
+
+function companyOf(
+  block: AnalysedBlock,
+  { lexicon }: Language,
+  index: number,
+  from: number,
+): Company {
+  const { tokens, text, unusual } = block;
+  const token = tokens[index];
+  if (token?.kind !== "word") return "joined";
+  const own = unusual.find((part) => part.from === from);
+  if (own && own.count > 1) {
+    const others = unusual.filter((part) => part.token === index && part.from !== from);
+    if (others.some(({ bits, text: part }) => bits === 0 && !isPrefix(part))) return "joined";
+  }
+  const words = tokens.filter(({ kind }) => kind === "word").length;
+  const unknown = new Set(unusual.flatMap((part) => (part.bits === 0 ? [part.token] : [])));
+  if (block.kind === "cell" || block.kind === "reference") return "unknown";
+  if (unknown.size > 1 && unknown.size >= TERMS_SHARE * words) return "unknown";
+  for (let at = index - NEIGHBOURS; at <= index + NEIGHBOURS; at++) {
+    const near = tokens[at];
+    if (at === index || !near) continue;
+    if (near.kind === "identifier" || near.kind === "address") return "unknown";
+    if (near.kind !== "word" || !unknown.has(at)) continue;
+    const word = text.slice(near.from, near.to);
+    if (word.toLowerCase() !== text.slice(token.from, token.to).toLowerCase()) return "unknown";
+  }
+  return lexicon.varieties(text.slice(token.from, token.to).toLowerCase()) > 0 ? "unknown" : "none";
 }
 
 function isPartOfBroken({ text, tokens }: AnalysedBlock, index: number, { lexicon }: Language) {
@@ -173,6 +226,7 @@ const across: Across<UnknownWord, Use, UseVerdict> = {
 /** A word that no dictionary has. */
 export const unknownWord: Check<UnknownWord> = {
   ...card,
+  readsAll: true,
   examine,
   across,
   choose(text, finding, { language, variety, vocabulary, soundRules }) {
@@ -192,7 +246,10 @@ export const unknownWord: Check<UnknownWord> = {
   },
 };
 
-/** What is to be said of an unknown word; null when it is taken for a name. */
+/**
+ * What is to be said of an unknown word; null when it is taken for a name or a term. A common word near
+ * it speaks for a slip; how it is used and what stands around it, for a term.
+ */
 function concluded(
   fact: UnknownWord,
   use: UseVerdict,
@@ -204,19 +261,96 @@ function concluded(
     return null;
   const unknown = `“${fact.word}” is in no dictionary.`;
   const capital = isCapitalised(fact.word) && fact.word !== fact.word.toUpperCase();
-  const asName = capital && use.inside;
   const near = closest(fact.key, circumstances, !capital);
+  const asName = capital && use.inside;
   if (capital && leave & LEAVE_BITS.names && isName(use, near)) return null;
+  const slip = near ? evidenceOf(fact, near, use, circumstances) : NONE;
   // "Febuary" is a slip for a name, "Maintainance" for a word that opens a sentence.
-  if (asName && !(near && isCapitalised(near.word) && near.frequency >= COMMON_FREQUENCY)) {
+  const named = near !== null && isCapitalised(near.word) && near.frequency >= COMMON_FREQUENCY;
+  if (asName && !(named && slip >= SURE)) {
+    if (leave & LEAVE_BITS.names && !(slip >= SURE && fact.key.length >= LONG_WORD)) return null;
     return { reason: `${unknown} If it is a name, put it on a word list.`, weight: "settle" };
   }
-  const common = fact.key.length < PLAIN_LENGTH ? EVERYDAY_FREQUENCY : COMMON_FREQUENCY;
-  if (!near || (use.again && near.frequency < common)) {
-    const term = use.term ? " If it is a term, put it on a word list." : "";
-    return { reason: unknown + term, weight: "settle" };
+  if (slip >= SURE) return { reason: unknown, weight: "fix" };
+  if (leave & LEAVE_BITS.terms && slip < LIKELY) return null;
+  const term = use.term ? " If it is a term, put it on a word list." : "";
+  return { reason: unknown + term, weight: "settle" };
+}
+
+/** Evidence from which on a word is a slip, or may well be one. */
+const SURE = 2;
+const LIKELY = 1;
+const NONE = 0;
+/** What stands around a word against its being a slip. */
+const AGAINST: Record<Company, number> = { none: 0, unknown: 0.75, joined: 2.5 };
+const OFTEN = 2;
+const BUILT = 1.5;
+
+/**
+ * How much speaks for a slip: that a long word is one letter from a common one by a habitual way of
+ * missing it; and how much against, that it recurs, is built from known words or stands among terms.
+ */
+function evidenceOf(
+  { key, company }: UnknownWord,
+  { word, frequency, cost }: NearWord,
+  use: UseVerdict,
+  { language }: Circumstances,
+): number {
+  const { length } = key;
+  const single = isOneEdit(key, word.toLowerCase());
+  let slip = single ? (length >= LONG_WORD - 1 ? 3 : length > SHORT_WORD ? 2 : 1) : 2;
+  if (frequency < NEAR_FREQUENCY && !single) slip -= 1;
+  if (frequency >= 13) slip += 1;
+  else if (frequency >= 11) slip += 0.5;
+  if (cost <= 0.3) slip += 1.5;
+  else if (cost <= 0.6) slip += 1;
+  slip -= AGAINST[company];
+  if (use.again && frequency < commonFor(key)) slip -= OFTEN;
+  if (isBuilt(key, language)) slip -= BUILT;
+  return slip;
+}
+
+/** One letter too many, too few or another, or two swapped. */
+function isOneEdit(typed: string, meant: string): boolean {
+  let from = 0;
+  while (from < typed.length && typed[from] === meant[from]) from++;
+  let end = 0;
+  const shorter = Math.min(typed.length, meant.length);
+  while (end < shorter - from && typed.at(-1 - end) === meant.at(-1 - end)) end++;
+  const left = typed.length - from - end;
+  const right = meant.length - from - end;
+  if (left <= 1 && right <= 1) return true;
+  const swapped = typed[from] === meant[from + 1] && typed[from + 1] === meant[from];
+  return left === 2 && right === 2 && swapped;
+}
+
+/** Endings that make words of any noun or verb. */
+const ENDINGS =
+  /(?:ers?|ors?|able|ability|ful|fuls|y|ish|ist|ists|ism|ize|izes|ized|izing|izers?|ization|ise|ised|ifier|ness|like|wide|side|wise|ic|al)$/;
+/** Parts that make a compound, and how common each must be. */
+const LEAST_PART = 3;
+const PART_FREQUENCY = 9;
+
+/** "uploader", "logfile": made from known words, as names of things are. */
+function isBuilt(key: string, { lexicon }: Language): boolean {
+  const ending = ENDINGS.exec(key);
+  const base = ending ? key.slice(0, ending.index) : "";
+  const known = (word: string) => lexicon.varieties(word) > 0 && !lexicon.isRare(word);
+  if (base.length >= 3 && (known(base) || known(`${base}e`))) return true;
+  const part = (word: string) => lexicon.frequency(word) >= PART_FREQUENCY && known(word);
+  for (let at = LEAST_PART; at <= key.length - LEAST_PART; at++) {
+    const [left, right] = [key.slice(0, at), key.slice(at)];
+    if (part(left) && part(right) && !FUNCTION_WORDS.has(left) && !FUNCTION_WORDS.has(right)) {
+      return true;
+    }
   }
-  return { reason: unknown, weight: "fix" };
+  return false;
+}
+const FUNCTION_WORDS = wordList("structure/english-words");
+
+/** How common a word must be that even a slip made again is taken for. */
+function commonFor(key: string): number {
+  return key.length < PLAIN_LENGTH ? EVERYDAY_FREQUENCY : COMMON_FREQUENCY;
 }
 
 function isName(use: UseVerdict, near: NearWord | null): boolean {
@@ -226,6 +360,8 @@ function isName(use: UseVerdict, near: NearWord | null): boolean {
 interface NearWord {
   word: string;
   frequency: number;
+  /** How unlikely the slip is, less what its frequency speaks for it. */
+  cost: number;
 }
 
 /** Words shorter than this are near too many others. */
@@ -233,16 +369,16 @@ const SHORT_WORD = 4;
 const SHORTEST_WORD = 3;
 /** Words this long are near few others, even by two edits. */
 const LONG_WORD = 8;
-/** What is near a word this long is meant, however rare. */
-const LONGEST_WORD = 11;
 /** log2 of how often, in 50 million words, a word near it must occur for an unknown word to be a slip. */
-const NEAR_FREQUENCY = 6;
-const NEAR_SHORT_FREQUENCY = 13;
+const NEAR_FREQUENCY = 3;
+const NEAR_SHORT_FREQUENCY = 11;
 /** So common a word is meant even by a slip made again; by a short one only an everyday word. */
 const COMMON_FREQUENCY = 8;
 const EVERYDAY_FREQUENCY = 15;
 const PLAIN_LENGTH = 6;
 const NEAR_COST = 1.2;
+/** One letter, however unlikely a slip, of a long word. */
+const FAR_COST = 2.2;
 /** Of three letters only two swapped are surely a slip. */
 const SHORTEST_COST = 0.6;
 
@@ -259,19 +395,22 @@ function closest(
   const needed =
     key.length <= SHORT_WORD
       ? NEAR_SHORT_FREQUENCY
-      : key.length >= LONGEST_WORD
+      : key.length >= LONG_WORD - 1
         ? 0
         : NEAR_FREQUENCY;
   let best: NearWord | null = null;
-  let least = key.length === SHORTEST_WORD ? SHORTEST_COST : NEAR_COST;
+  let least = Number.POSITIVE_INFINITY;
+  const twice = key.length === SHORTEST_WORD ? SHORTEST_COST : NEAR_COST;
+  const single = key.length >= LONG_WORD - 1 ? FAR_COST : key.length > SHORT_WORD ? 1.5 : twice;
   const distance = key.length >= LONG_WORD ? 2 : 1;
   for (const { word, frequency } of language.lexicon.near(key, distance, variety, "common", 1)) {
     if (lowerCase && word !== word.toLowerCase()) continue;
     if (frequency < needed || isFormOf(key, word)) continue;
-    const cost = channelCost(key, word.toLowerCase(), language.rewrites) - 0.02 * frequency;
-    if (cost >= least) continue;
+    const lower = word.toLowerCase();
+    const cost = channelCost(key, lower, language.rewrites) - 0.02 * frequency;
+    if (cost >= least || cost >= (isOneEdit(key, lower) ? single : twice)) continue;
     least = cost;
-    best = { word, frequency };
+    best = { word, frequency, cost };
   }
   if (answered.size >= MAX_ANSWERED) answered.clear();
   answered.set(question, best);

@@ -65,7 +65,8 @@ export class WordKinds {
 
   /** What the place says of any word in it: code, a quotation, a foreign phrase. */
   around(from: number): number {
-    let bits = this.block.kind === "code" ? LEAVE_BITS.code : 0;
+    const { shape } = this.block.structure;
+    let bits = shape === "foreign" ? LEAVE_BITS.foreign : shape === "text" ? 0 : LEAVE_BITS.code;
     if (this.block.kind === "quote") bits |= LEAVE_BITS.quoted;
     for (const stretch of this.stretchesOfBlock()) {
       if (from >= stretch.from && from < stretch.to) bits |= stretch.bits;
@@ -74,13 +75,17 @@ export class WordKinds {
   }
 
   private stretchesOfBlock(): Stretch[] {
-    this.stretches ??= [...this.spanStretches(), ...this.quotations(), ...this.passages()];
+    this.stretches ??= [
+      ...this.block.structure.code.map((stretch) => ({ ...stretch, bits: LEAVE_BITS.code })),
+      ...this.spanStretches(),
+      ...this.quotations(),
+      ...this.passages(),
+    ];
     return this.stretches;
   }
 
   private spanStretches(): Stretch[] {
     return this.block.spans.flatMap(({ kind, from, to }) => {
-      if (kind === "code") return [{ from, to, bits: LEAVE_BITS.code }];
       if (kind !== "emphasis" || !this.isForeign(from, to, PHRASE_WORDS)) return [];
       return [{ from, to, bits: LEAVE_BITS.foreign }];
     });
