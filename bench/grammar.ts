@@ -1,5 +1,6 @@
 import { readFileSync } from "node:fs";
 import path from "node:path";
+import { choiceSets } from "../scripts/choice-sets.ts";
 import { type BrownText, brownTexts } from "../scripts/corpus/brown.ts";
 import {
   ERROR_KINDS,
@@ -13,7 +14,6 @@ import type { Pass } from "../src/core/checks/card.ts";
 import { CHECKS } from "../src/core/checks/index.ts";
 import { Engine } from "../src/core/engine/engine.ts";
 import type { CheckSettings, Mark } from "../src/core/engine/mark.ts";
-import { phraseLines } from "../src/core/language/phrases/phrase-lists.ts";
 import { applyEdits } from "../src/core/manuscript/edits.ts";
 import { linesManuscript } from "../src/core/manuscript/lines.ts";
 import type { Kind, Span, Variety } from "../src/core/manuscript/model.ts";
@@ -202,11 +202,61 @@ export function droppingResults(part: Part) {
   return { dropped, found, marks };
 }
 
+/** Sentences of a pair that are tried at the most. */
+const EACH_PAIR = 6;
+
+/**
+ * Every word of a set planted for every other, in sentences of the right one, a few each: what is found
+ * of each pair, weighed alike. Brown's part alone has too few of the rarer words.
+ */
+export function pairwiseResults(part: Part) {
+  const sets = choiceSets(readFileSync(path.join(DATA, "choice-sets.txt"), "utf8"));
+  const places = new Map<string, { text: string; from: number; to: number }[]>();
+  for (const { text, sentences } of brownTexts()
+    .filter((one) => one.part === part)
+    .flatMap((one) => one.blocks)) {
+    for (const { from, to } of sentences) {
+      const own = text.slice(from, to);
+      if (own.includes('"')) continue;
+      for (const { words } of sets) {
+        for (const word of words) {
+          const at = new RegExp(`(?<![\\w'-])${word}(?![\\w'-])`).exec(own)?.index ?? -1;
+          const known = places.get(word) ?? [];
+          if (at < 0 || known.length >= EACH_PAIR) continue;
+          known.push({ text: own, from: at, to: at + word.length });
+          places.set(word, known);
+        }
+      }
+    }
+  }
+  const pairs: { pair: string; found: number; sure: number; tried: number }[] = [];
+  for (const { words } of sets) {
+    for (const right of words) {
+      for (const typed of words) {
+        if (typed === right) continue;
+        const own = places.get(right) ?? [];
+        let found = 0;
+        let sure = 0;
+        for (const { text, from, to } of own) {
+          const spoilt = text.slice(0, from) + typed + text.slice(to);
+          const { marks } = marksIn(spoilt, ["spelling", "grammar"]);
+          const here = marks.filter((mark) => mark.from < from + typed.length && mark.to > from);
+          if (here.length > 0) found++;
+          if (here.some(({ weight }) => weight !== "weigh")) sure++;
+        }
+        if (own.length > 0)
+          pairs.push({ pair: `${typed} for ${right}`, found, sure, tried: own.length });
+      }
+    }
+  }
+  return pairs;
+}
+
 /** Words of the confusion sets planted for one another, one a sentence, as often as the words stand. */
 export function realWordResults(part: Part, most: number) {
   const random = seeded(SEED[part] + 1);
-  const sets = phraseLines(readFileSync(path.join(DATA, "choice-sets.txt"), "utf8")).map((line) =>
-    line.split(" "),
+  const sets = choiceSets(readFileSync(path.join(DATA, "choice-sets.txt"), "utf8")).map(
+    ({ words }) => words,
   );
   const blocks = brownTexts()
     .filter((text) => text.part === part)
@@ -297,6 +347,12 @@ export function benchGrammar(): void {
   const seen = real.planted.filter(({ found }) => found).length;
   console.log(
     `\nReal-word errors over ${real.sets} sets: ${percent(seen, real.planted.length)}% of ${real.planted.length} found (goal 80) at ${real.alarms.toFixed(3)} false alarms per 1,000 words (goal 0.1)`,
+  );
+  const pairwise = pairwiseResults("test");
+  const mean = (share: (one: (typeof pairwise)[number]) => number) =>
+    (100 * pairwise.reduce((sum, one) => sum + share(one), 0)) / pairwise.length;
+  console.log(
+    `Every pair alike, ${pairwise.length} pairs: ${mean(({ sure, tried }) => sure / tried).toFixed(1)}% found (goal 60), ${mean(({ found, tried }) => found / tried).toFixed(1)}% with doubts (goal 70); pairs never found ${pairwise.filter(({ found }) => found === 0).length}`,
   );
   const judged = readFileSync(path.join(import.meta.dirname, "data/judged-marks.tsv"), "utf8")
     .split("\n")

@@ -64,6 +64,7 @@ import {
   adverbForm,
   comparisonWords,
   confusedWords,
+  contraction,
   doubleComparison,
   doubleNegative,
   extraWord,
@@ -74,6 +75,8 @@ import {
   reportedQuestion,
   requiredPreposition,
   swappedWords,
+  usage,
+  wordDivision,
 } from "./grammar/words/cards.ts";
 import {
   brokenWord,
@@ -167,6 +170,9 @@ export const CARDS: readonly Card[] = [
   requiredPreposition,
   confusedWords,
   fixedPhrase,
+  usage,
+  contraction,
+  wordDivision,
   fragment,
   commaSplice,
   adverbSplice,

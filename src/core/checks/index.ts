@@ -55,6 +55,7 @@ import { verbForm } from "./grammar/verbs/verb-form.ts";
 import { adverbForm } from "./grammar/words/adverb-form.ts";
 import { comparisonWords } from "./grammar/words/comparison-words.ts";
 import { confusedWords } from "./grammar/words/confused-words.ts";
+import { contraction } from "./grammar/words/contraction.ts";
 import { doubleComparison } from "./grammar/words/double-comparison.ts";
 import { doubleNegative } from "./grammar/words/double-negative.ts";
 import { extraWord } from "./grammar/words/extra-word.ts";
@@ -65,6 +66,8 @@ import { reasonBecause } from "./grammar/words/reason-because.ts";
 import { reportedQuestion } from "./grammar/words/reported-question.ts";
 import { requiredPreposition } from "./grammar/words/required-preposition.ts";
 import { swappedWords } from "./grammar/words/swapped-words.ts";
+import { usage } from "./grammar/words/usage.ts";
+import { wordDivision } from "./grammar/words/word-division.ts";
 import { brokenWord } from "./spelling/broken-word.ts";
 import { capsLock } from "./spelling/caps-lock.ts";
 import { dayAndMonth } from "./spelling/day-and-month.ts";
@@ -153,6 +156,9 @@ export const CHECKS = [
   requiredPreposition,
   confusedWords,
   fixedPhrase,
+  usage,
+  contraction,
+  wordDivision,
   fragment,
   commaSplice,
   adverbSplice,

@@ -59,14 +59,14 @@ function examine(block: AnalysedBlock, language: Language): UnknownWord[] {
       kinds: own,
       opening: openings.has(from),
       named: block.kind === "reference" || followsTitle(block, index),
-      company: companyOf(block, language, index, from),
+      company: companyOf(block, index, from),
     });
   };
   for (const { from, to, text: word, bits, token, order, count } of block.unusual) {
     if (bits !== 0 || word.length === 1) continue;
     const suspended = isPrefix(word) && (block.text[to] === "-" || order < count - 1);
     if (suspended || isPartOfBroken(block, token, language)) continue;
-    if (isTerm(word, language)) continue;
+    if (isTerm(word, language) || isCutWord(block.text, from, to)) continue;
     // Other checks speak for these.
     if (isDayOrMonth(word) || strayCapitals(word, language.lexicon)) continue;
     add(from, to, word, token, kinds.of(token, from, word));
@@ -94,17 +94,19 @@ function isTerm(word: string, { terms }: Language): boolean {
   return singular !== lower && (terms.has(singular) || terms.has(base.slice(0, -1)));
 }
 
-/** Words on each side that are looked at. */
+/** "[f]rom", "talkin'": a letter set apart by an editor, or one that is not said. */
+function isCutWord(text: string, from: number, to: number): boolean {
+  if (text[from - 1] === "]" || text[to] === "[") return true;
+  return /in$/.test(text.slice(from, to)) && /['’]/.test(text[to] ?? "");
+}
+
+/** Words on each side that are looked at, and how many unknown ones make a list of terms. */
 const NEIGHBOURS = 3;
+const LISTED = 2;
 /** Of its words, how many a block of terms leaves unknown. */
 const TERMS_SHARE = 0.2;
 
-function companyOf(
-  block: AnalysedBlock,
-  { lexicon }: Language,
-  index: number,
-  from: number,
-): Company {
+function companyOf(block: AnalysedBlock, index: number, from: number): Company {
   const { tokens, text, unusual } = block;
   const token = tokens[index];
   if (token?.kind !== "word") return "joined";
@@ -117,15 +119,15 @@ function companyOf(
   const unknown = new Set(unusual.flatMap((part) => (part.bits === 0 ? [part.token] : [])));
   if (block.kind === "cell" || block.kind === "reference") return "unknown";
   if (unknown.size > 1 && unknown.size >= TERMS_SHARE * words) return "unknown";
+  const others = new Set<string>();
   for (let at = index - NEIGHBOURS; at <= index + NEIGHBOURS; at++) {
     const near = tokens[at];
     if (at === index || !near) continue;
-    if (near.kind === "identifier" || near.kind === "address") return "unknown";
-    if (near.kind !== "word" || !unknown.has(at)) continue;
-    const word = text.slice(near.from, near.to);
-    if (word.toLowerCase() !== text.slice(token.from, token.to).toLowerCase()) return "unknown";
+    const strange = near.kind === "identifier" || near.kind === "address";
+    if (strange || unknown.has(at)) others.add(text.slice(near.from, near.to).toLowerCase());
   }
-  return lexicon.varieties(text.slice(token.from, token.to).toLowerCase()) > 0 ? "unknown" : "none";
+  others.delete(text.slice(token.from, token.to).toLowerCase());
+  return others.size >= LISTED ? "joined" : others.size > 0 ? "unknown" : "none";
 }
 
 function isPartOfBroken({ text, tokens }: AnalysedBlock, index: number, { lexicon }: Language) {
@@ -267,8 +269,9 @@ function concluded(
   const slip = near ? evidenceOf(fact, near, use, circumstances) : NONE;
   // "Febuary" is a slip for a name, "Maintainance" for a word that opens a sentence.
   const named = near !== null && isCapitalised(near.word) && near.frequency >= COMMON_FREQUENCY;
-  if (asName && !(named && slip >= SURE)) {
-    if (leave & LEAVE_BITS.names && !(slip >= SURE && fact.key.length >= LONG_WORD)) return null;
+  if (asName && !(named && slip >= SURE_OF_NAME)) {
+    if (leave & LEAVE_BITS.names && !(slip >= SURE_OF_NAME && fact.key.length >= LONG_WORD))
+      return null;
     return { reason: `${unknown} If it is a name, put it on a word list.`, weight: "settle" };
   }
   if (slip >= SURE) return { reason: unknown, weight: "fix" };
@@ -280,10 +283,12 @@ function concluded(
 /** Evidence from which on a word is a slip, or may well be one. */
 const SURE = 2;
 const LIKELY = 1;
+/** A capital inside a sentence speaks for a name. */
+const SURE_OF_NAME = 3.5;
 const NONE = 0;
 /** What stands around a word against its being a slip. */
 const AGAINST: Record<Company, number> = { none: 0, unknown: 0.75, joined: 2.5 };
-const OFTEN = 2;
+const OFTEN = 2.5;
 const BUILT = 1.5;
 
 /**
@@ -299,7 +304,7 @@ function evidenceOf(
   const { length } = key;
   const single = isOneEdit(key, word.toLowerCase());
   let slip = single ? (length >= LONG_WORD - 1 ? 3 : length > SHORT_WORD ? 2 : 1) : 2;
-  if (frequency < NEAR_FREQUENCY && !single) slip -= 1;
+  if ((frequency < NEAR_FREQUENCY && !single) || length <= SHORTEST_WORD) slip -= 1;
   if (frequency >= 13) slip += 1;
   else if (frequency >= 11) slip += 0.5;
   if (cost <= 0.3) slip += 1.5;
@@ -326,17 +331,24 @@ function isOneEdit(typed: string, meant: string): boolean {
 
 /** Endings that make words of any noun or verb. */
 const ENDINGS =
-  /(?:ers?|ors?|able|ability|ful|fuls|y|ish|ist|ists|ism|ize|izes|ized|izing|izers?|ization|ise|ised|ifier|ness|like|wide|side|wise|ic|al)$/;
+  /(?:ers?|ors?|ees?|able|ability|ful|fuls|y|ish|ist|ists|ism|ize|izes|ized|izing|izers?|ization|ise|ised|ifier|ness|like|wide|side|wise|ic|al)$/;
 /** Parts that make a compound, and how common each must be. */
 const LEAST_PART = 3;
 const PART_FREQUENCY = 9;
 
 /** "uploader", "logfile": made from known words, as names of things are. */
 function isBuilt(key: string, { lexicon }: Language): boolean {
-  const ending = ENDINGS.exec(key);
-  const base = ending ? key.slice(0, ending.index) : "";
   const known = (word: string) => lexicon.varieties(word) > 0 && !lexicon.isRare(word);
-  if (base.length >= 3 && (known(base) || known(`${base}e`))) return true;
+  const stem = (word: string) =>
+    word.length >= LEAST_PART && (known(word) || known(`${word}e`) || known(undoubled(word)));
+  const ending = ENDINGS.exec(key);
+  if (ending && stem(key.slice(0, ending.index))) return true;
+  const opening = OPENINGS.exec(key)?.[0].length ?? 0;
+  if (
+    opening > 0 &&
+    (known(key.slice(opening)) || stem(key.slice(opening).replace(/(?:ed|ing|s)$/, "")))
+  )
+    return true;
   const part = (word: string) => lexicon.frequency(word) >= PART_FREQUENCY && known(word);
   for (let at = LEAST_PART; at <= key.length - LEAST_PART; at++) {
     const [left, right] = [key.slice(0, at), key.slice(at)];
@@ -347,6 +359,12 @@ function isBuilt(key: string, { lexicon }: Language): boolean {
   return false;
 }
 const FUNCTION_WORDS = wordList("structure/english-words");
+const OPENINGS =
+  /^(?:re|un|non|pre|sub|multi|auto|anti|over|under|inter|micro|meta|super|de|co)(?=.{3})/;
+
+function undoubled(word: string): string {
+  return word.at(-1) === word.at(-2) ? word.slice(0, -1) : word;
+}
 
 /** How common a word must be that even a slip made again is taken for. */
 function commonFor(key: string): number {

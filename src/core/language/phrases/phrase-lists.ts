@@ -2,6 +2,9 @@
 export const PHRASE_LISTS = [
   "prepositions",
   "fixed-phrases",
+  "word-division",
+  "contractions",
+  "usage",
   "wordy",
   "redundant",
   "light-verbs",

@@ -223,3 +223,50 @@ export const adverbForm: Card = {
     { leave: "A real old chart hung there. It was kept quiet." },
   ],
 };
+
+export const wordDivision: Card = {
+  pass: "grammar",
+  id: "grammar/word-division",
+  weight: "fix",
+  code: "div",
+  title: "One word or two",
+  why: "Custom writes some words as one and others apart: “a lot”, “instead of”. Written the other way they are read twice.",
+  source: "common practice",
+  examples: [
+    { wrong: "We saw alot of gulls.", right: "We saw a lot of gulls." },
+    { wrong: "Take tea in stead of coffee.", right: "Take tea instead of coffee." },
+    { wrong: "No body was there.", right: "Nobody was there." },
+    { leave: "Every one of the boats was out. In their stead came others. No body was found." },
+  ],
+};
+
+export const contraction: Card = {
+  pass: "grammar",
+  id: "grammar/contraction",
+  weight: "fix",
+  code: "ap",
+  title: "Contraction without its apostrophe",
+  why: "The apostrophe stands where letters were left out: “do not” becomes “don’t”.",
+  source: "common practice",
+  examples: [
+    { wrong: "They dont know.", right: "They don’t know." },
+    { wrong: "It’s late, and thats all.", right: "It’s late, and that’s all." },
+    { leave: "He spoke, as is his wont, of tides." },
+  ],
+};
+
+export const usage: Card = {
+  pass: "grammar",
+  id: "grammar/usage",
+  weight: "fix",
+  code: "us",
+  title: "Construction English has not",
+  why: "Other languages build such phrases, English does not: it says “must go” without “to”, and “for three weeks” of how long.",
+  source: "common practice",
+  examples: [
+    { wrong: "You must to read it.", right: "You must read it." },
+    { wrong: "I have lived here since three years.", right: "I have lived here for three years." },
+    { wrong: "It was more cheap.", right: "It was cheaper." },
+    { leave: "It has rained since three. More cheap boats came. Can, to me, means may." },
+  ],
+};

@@ -1,0 +1,9 @@
+import { markCheck } from "../../mark-check.ts";
+import { contraction as card } from "./cards.ts";
+
+/** "dont", "thats": a contraction without its apostrophe. */
+export const contraction = markCheck({
+  ...card,
+  reason: "An apostrophe is missing: “{1}”.",
+  phraseList: "contractions",
+});

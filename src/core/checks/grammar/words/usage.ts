@@ -1,0 +1,9 @@
+import { markCheck } from "../../mark-check.ts";
+import { usage as card } from "./cards.ts";
+
+/** Constructions that English has not: "must to go", "since three weeks". */
+export const usage = markCheck({
+  ...card,
+  reason: "“{1}” is usual.",
+  phraseList: "usage",
+});
