@@ -31,6 +31,10 @@ const LEAST_PLANTED = 4;
 const LEAST_GAIN = 0.5;
 const LEAST_GAIN_OF_WORDS = 0.02;
 
+/** Right places of a word below which what its margins say counts for little, and the lead it then needs. */
+const RARE = 30;
+const LEAD_OF_RARE = 3.5;
+
 /** The largest margins of right places, from which those that were not seen are foretold. */
 const LARGEST = 10;
 /** How fast margins fall off where none were seen, and how many seen ones that counts for. */
@@ -83,7 +87,8 @@ function expectedAlarms(gold: readonly Margin[], least: number): (lead: number) 
 
 /** All steps of a class, from the largest lead down. */
 function stepsOf(judged: Judged, typed: number, kind: Kind): Step[] {
-  const least = LEAST_LEAD[kind];
+  const seen = judged.gold.filter((one) => one.typed === typed).length;
+  const least = kind === "words" && seen < RARE ? LEAD_OF_RARE : LEAST_LEAD[kind];
   const own = ({ typed: one }: Margin) => one === typed;
   const alarmsAt = expectedAlarms(judged.gold.filter(own), least);
   const right = (one: Margin) => one.best === one.label || kind === "form" || kind === "article";
@@ -192,7 +197,8 @@ export function chooseThresholds(
     }
     chosen.sort((a, b) => a - b);
     for (const { model, typed } of rare) {
-      model[level][typed] = chosen[Math.floor(chosen.length / 2)] ?? null;
+      const middle = chosen[Math.floor(chosen.length / 2)];
+      model[level][typed] = middle === undefined ? null : Math.max(LEAD_OF_RARE, middle);
     }
     return `${share} (${level}): ${((100 * found) / planted).toFixed(1)}% of the planted found out of fold, ${((1000 * used) / proseWords).toFixed(3)} false alarms per 1,000 words expected`;
   });

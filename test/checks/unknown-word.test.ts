@@ -21,7 +21,7 @@ describe("unknown words", () => {
 
   test("with a capital inside a sentence and near no common word are taken for names", () => {
     assert.deepEqual(words("We met Quillfrost by the lock."), []);
-    assert.deepEqual(words("We met quillfrost by the lock."), ["quillfrost:settle"]);
+    assert.deepEqual(words("We met quillfrost by the lock."), [], "a term, near no word at all");
     assert.deepEqual(words("It was cold in Febuary."), ["Febuary:fix"]);
   });
 
@@ -35,7 +35,6 @@ describe("unknown words", () => {
 
   test("that recur with a capital each time are left alone", () => {
     assert.deepEqual(words("By Leetford. To Leetford, from Leetford and on."), []);
-    assert.deepEqual(words("By Leetford. To leetford, from Leetford and on.").length, 1);
   });
 
   test("of another variety are said to be that", () => {
@@ -55,6 +54,7 @@ describe("unknown words", () => {
       ...options,
       appetites: {},
       words: ["quillfrost"],
+      leave: { terms: false },
     });
     for (const _ of engine.examineAll());
     assert.deepEqual(

@@ -66,10 +66,15 @@ describe("the engine", () => {
   });
 
   test("an edit in one place can change marks in another", () => {
-    const engine = checked(linesManuscript("By Leetford.\nTo Leetford.\nFrom Leetford."));
-    assert.deepEqual(engine.allMarks(), []);
-    const update = engine.edit([{ from: 3, to: 4, insert: "l" }]);
-    assert.deepEqual([...update.marks.keys()], [0, 1, 2]);
+    const engine = checked(
+      linesManuscript("By Leetmoor.\nTo Leetmoor.\nFrom Leetmoor.\nFor Leetmoar."),
+    );
+    assert.deepEqual(
+      engine.allMarks().map(({ text }) => text),
+      ["Leetmoar"],
+    );
+    const update = engine.edit([{ from: 3, to: 11, insert: "Harbour" }]);
+    assert.deepEqual([...update.marks.keys()].sort(), [0, 3]);
   });
 
   test("yields while it examines, so that it can be stopped", () => {
@@ -93,4 +98,10 @@ describe("the engine", () => {
       before,
     );
   });
+});
+
+test("the blocks of an edit are reported though their marks are what they were", () => {
+  const engine = checked(linesManuscript("It was recieved.\nIt was read."));
+  const update = engine.edit([{ from: 24, to: 28, insert: "seen" }]);
+  assert.deepEqual([...update.marks], [[1, []]]);
 });

@@ -1,5 +1,5 @@
 import { PASSES, type Pass } from "../checks/card.ts";
-import type { Choice, Circumstances, Fact, MarkFact } from "../checks/check.ts";
+import type { Check, Choice, Circumstances, Fact, MarkFact } from "../checks/check.ts";
 import { CHECKS, checkById } from "../checks/index.ts";
 import { appetiteFor } from "../checks/kinds.ts";
 import { leftAlone } from "../checks/leave.ts";
@@ -15,7 +15,7 @@ import type { Examined } from "./examined.ts";
 import { Examiner } from "./examiner.ts";
 import { Findings } from "./findings.ts";
 import type { CheckSettings, Group, Mark, MarkChoice, Report, Tables } from "./mark.ts";
-import { marksOf, sameMarks } from "./marks.ts";
+import { errorsAmong, marksOf, sameMarks } from "./marks.ts";
 import { Pages } from "./pages.ts";
 import { Tallies } from "./tallies.ts";
 
@@ -23,6 +23,11 @@ import { Tallies } from "./tallies.ts";
 const SPARE_CACHE = 2000;
 /** Blocks examined before others get a turn. */
 const BATCH = 64;
+/** Errors a thousand words, and in all, from which on a text's doubtful places are worth a look. */
+const MANY_ERRORS = 8;
+const LEAST_ERRORS = 4;
+/** A text so short is looked at closely. */
+const SHORT_TEXT = 150;
 const NO_MARKS: readonly Mark[] = [];
 const NONE: readonly Findings[] = [];
 const NO_FACTS: Examined["facts"] = [];
@@ -50,6 +55,10 @@ export class Engine {
   private words: ReadonlySet<string>;
   private vocabulary: DocumentVocabulary | null = null;
   private lately = 0;
+  /** Marks that are taken for errors, in all blocks. */
+  private errors = 0;
+  /** Whether doubtful places of the grammar pass are shown: where a writer makes many errors. */
+  private doubts = false;
   /** The tables as they were last reported. */
   private told: Tables | null = null;
 
@@ -174,7 +183,7 @@ export class Engine {
       this.draw(index);
     }
     this.examiner.trim(this.blocks.length + SPARE_CACHE);
-    const report = this.settle(byBlock.keys());
+    const report = this.settle([...byBlock.keys()]);
     this.lately = this.visitedSoFar() - before;
     return report;
   }
@@ -288,7 +297,7 @@ export class Engine {
   }
 
   /** Brings marks, groups and tables up to date; `all` looks at every block. */
-  private settle(reported: Iterable<number>, all = false): Report {
+  private settle(reported: readonly number[], all = false): Report {
     const stale = new Set<number>(all ? this.blocks.keys() : reported);
     const groups: Report["groups"] = new Map();
     const pages = this.pages.update((block) => this.examined[block]?.counts.words ?? 0);
@@ -303,15 +312,49 @@ export class Engine {
     }
     const marks: Report["marks"] = new Map();
     const speaking = all ? this.speakingIn() : null;
-    for (const index of [...stale].sort((a, b) => a - b)) {
-      const now = this.marksIn(index, speaking ? (speaking[index] ?? NONE) : this.findings);
-      if (sameMarks(this.marks[index] ?? NO_MARKS, now)) continue;
-      this.marks[index] = now;
-      marks.set(index, now);
+    this.makeMarks(
+      [...stale].sort((a, b) => a - b),
+      speaking,
+      marks,
+    );
+    const doubts = this.areDoubtsWorthIt();
+    if (doubts !== this.doubts) {
+      this.doubts = doubts;
+      this.makeMarks([...this.blocks.keys()], speaking ?? this.speakingIn(), marks);
     }
     for (const index of reported) marks.set(index, this.marks[index] ?? NO_MARKS);
     const { document } = this;
     return { document, whole: false, marks, groups, tables: this.tablesChanged() };
+  }
+
+  private makeMarks(
+    blocks: readonly number[],
+    speaking: (Findings[] | undefined)[] | null,
+    changed: Report["marks"],
+  ): void {
+    for (const index of blocks) {
+      const before = this.marks[index] ?? NO_MARKS;
+      const now = this.marksIn(index, speaking ? (speaking[index] ?? NONE) : this.findings);
+      if (sameMarks(before, now)) continue;
+      this.errors += errorsAmong(now) - errorsAmong(before);
+      this.marks[index] = now;
+      changed.set(index, now);
+    }
+  }
+
+  private areDoubtsWorthIt(): boolean {
+    const { words } = this.total;
+    if (words < SHORT_TEXT) return true;
+    return this.errors >= LEAST_ERRORS && this.errors * 1000 >= MANY_ERRORS * words;
+  }
+
+  /**
+   * Whether a check's doubtful places are shown; those of a check asked for in full always are, and
+   * those of a check that weighs the whole text itself.
+   */
+  private showsDoubts({ id, pass, across }: Check): boolean {
+    if (this.doubts || pass !== "grammar" || across?.totals) return true;
+    return this.settings.appetites[id] === "all";
   }
 
   /** The blocks that show more or fewer marks of a check, since their page has other places now. */
@@ -342,7 +385,7 @@ export class Engine {
   private marksIn(index: number, findings: readonly Findings[]): readonly Mark[] {
     if (findings.length === 0) return NO_MARKS;
     const block = { index, id: this.blocks[index]?.id ?? "", text: this.texts[index] ?? "" };
-    return marksOf(block, findings);
+    return marksOf(block, findings, (check) => this.showsDoubts(check));
   }
 
   /** By block, the findings that have something to say there. */

@@ -10,15 +10,24 @@ export interface MarkedBlock {
   text: string;
 }
 
-/** The marks of a block: what its checks find in it and a page has room for, in reading order. */
-export function marksOf(block: MarkedBlock, all: readonly Findings[]): Mark[] {
+/**
+ * The marks of a block: what its checks find in it and a page has room for, in reading order; doubtful
+ * ones only of the checks whose doubts are shown.
+ */
+export function marksOf(
+  block: MarkedBlock,
+  all: readonly Findings[],
+  showsDoubts: (check: Check) => boolean,
+): Mark[] {
   const marks: Mark[] = [];
   for (const findings of all) {
     const found = findings.in(block.index);
     if (found.length === 0) continue;
+    const doubts = showsDoubts(findings.check);
     const follows = findings.followsIn(block.index);
     let room = findings.room?.shownIn(block.index) ?? Number.POSITIVE_INFINITY;
     for (const [at, conclusion] of found.entries()) {
+      if (conclusion.unsure && !doubts) continue;
       const follower = follows[at] ?? false;
       if (!follower && room-- <= 0) continue;
       marks.push(markOf(block, findings.check, conclusion, follower));
@@ -27,6 +36,15 @@ export function marksOf(block: MarkedBlock, all: readonly Findings[]): Mark[] {
   marks.sort((a, b) => a.from - b.from || a.to - b.to);
   name(marks, block.id);
   return marks;
+}
+
+/** How many marks of a block are taken for errors: what tells whether a writer makes many. */
+export function errorsAmong(marks: readonly Mark[]): number {
+  return marks.reduce(
+    (sum, { weight, pass, follows }) =>
+      sum + (weight !== "weigh" && pass !== "wording" && !follows ? 1 : 0),
+    0,
+  );
 }
 
 function markOf(

@@ -17,6 +17,7 @@ export function guessKind(assembled: Assembled): Kind {
   if (often(CLINICAL) >= LEAST_CLINICAL && share(CLINICAL) > CLINICAL_SHARE) {
     return isPaper(assembled) ? "paper" : "clinical";
   }
+  if (isTechnical(text, words)) return "specification";
   if (isNamedReport(assembled)) return "report";
   if (isPaper(assembled)) return "paper";
   if (isReport(assembled)) return "report";
@@ -32,9 +33,20 @@ const LEAST_CLINICAL = 5;
 const CLINICAL_SHARE = 0.015;
 
 const LEGAL =
-  /\b(?:herein(?:after|before)?|hereby|thereof|thereto|thereunder|hereunder|whereas|aforesaid|indemnif\w+|plaintiffs?|defendants?|appellants?|respondents?|claimants?|licensors?|licensees?|lessors?|lessees?|the parties|party of the|pursuant to|governing law|in witness|without prejudice|force majeure|warrant(?:y|ies)|liab(?:le|ility)|clause \d|arbitration|severab\w+|this agreement)\b/gi;
+  /\b(?:herein(?:after|before)?|hereby|thereof|thereto|thereunder|hereunder|whereas|aforesaid|indemnif\w+|plaintiffs?|defendants?|appellants?|respondents?|claimants?|licensors?|licensees?|lessors?|lessees?|the parties|party of the|pursuant to|governing law|in witness|without prejudice|force majeure|warrant(?:y|ies)|liab(?:le|ility)|clause \d|arbitration|severab\w+|this agreement|licen[sc]e[ds]?|copyright(?:ed)?|derivative|disclaim\w+|notwithstanding|hereof|redistribut\w+)\b/gi;
 const CLINICAL =
   /\b(?:patients?|subjects? were|doses?|dosage|\d+ ?mg|placebo|randomi[sz]ed|adverse events?|clinical|diagnos\w+|symptoms?|inclusion criteria|exclusion criteria|informed consent|screening visit|investigators?|ward|nurses?)\b/gi;
+
+/** Names in programs, options, commits and paths: what manuals and notes on releases are full of. */
+const TECHNICAL =
+  /`[^`\n]{1,80}`|(?<![\w-])--?[a-z][\w-]{2,30}|\b\w{1,40}\(\)|\b[a-z]\w{0,40}_\w{1,40}\b|\b[a-z]{1,20}[A-Z]\w{1,40}|\/\w{1,40}\/\w{1,40}|\b[A-Z]<[^>\n]{1,80}>|\w::\w|(?<=\()#\d{2,6}|\b(?=[a-f]*\d)[\da-f]{7,40}\b/g;
+const LEAST_TECHNICAL = 6;
+const TECHNICAL_SHARE = 0.02;
+
+function isTechnical(text: string, words: number): boolean {
+  const found = text.match(TECHNICAL)?.length ?? 0;
+  return found >= LEAST_TECHNICAL && found / words > TECHNICAL_SHARE;
+}
 
 /** How far from either end a letter's set phrases stand, in characters. */
 const LETTER_OPENING = 1500;

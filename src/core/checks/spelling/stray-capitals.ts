@@ -1,3 +1,4 @@
+import type { Lexicon } from "../../language/words/lexicon.ts";
 import {
   type StrayCapitals,
   strayCapitals,
@@ -10,14 +11,25 @@ interface StrayCapital extends Fact {
   word: string;
 }
 
+function frequencyOf(text: string, lexicon: Lexicon): number {
+  const lower = text.toLowerCase();
+  const capitalised = text.slice(0, 1) + lower.slice(1);
+  return Math.max(lexicon.frequency(lower), lexicon.frequency(capitalised));
+}
+
+/** log2 of a word's count in 50 million from which on two capitals are a slip. */
+const EVERYDAY = 6;
+
 /** A check of words whose capitals are wrong in one way. */
 export function strayCapitalsCheck(card: Card, wrong: StrayCapitals): Check<StrayCapital> {
   return {
     ...card,
-    examine(block, { lexicon }) {
+    examine(block, { lexicon, terms }) {
       if (block.kind === "code") return [];
       return block.unusual.flatMap(({ from, to, text }) => {
-        if (strayCapitals(text, lexicon) !== wrong) return [];
+        if (strayCapitals(text, lexicon) !== wrong || terms.has(text)) return [];
+        // "GLib" is a name; of "THe" the word is an everyday one.
+        if (wrong === "two" && frequencyOf(text, lexicon) < EVERYDAY) return [];
         const inCode = block.spans.some(
           (span) => span.kind === "code" && from >= span.from && to <= span.to,
         );

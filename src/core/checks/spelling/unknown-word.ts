@@ -289,6 +289,9 @@ const NONE = 0;
 /** What stands around a word against its being a slip. */
 const AGAINST: Record<Company, number> = { none: 0, unknown: 0.75, joined: 2.5 };
 const OFTEN = 2.5;
+/** A manual or a specification is full of names of things. */
+const TECHNICAL_COPY = 1;
+const SURE_COST = 0.6;
 const BUILT = 1.5;
 
 /**
@@ -299,7 +302,7 @@ function evidenceOf(
   { key, company }: UnknownWord,
   { word, frequency, cost }: NearWord,
   use: UseVerdict,
-  { language }: Circumstances,
+  { language, kind }: Circumstances,
 ): number {
   const { length } = key;
   const single = isOneEdit(key, word.toLowerCase());
@@ -310,6 +313,7 @@ function evidenceOf(
   if (cost <= 0.3) slip += 1.5;
   else if (cost <= 0.6) slip += 1;
   slip -= AGAINST[company];
+  if (kind === "specification" && cost > SURE_COST) slip -= TECHNICAL_COPY;
   if (use.again && frequency < commonFor(key)) slip -= OFTEN;
   if (isBuilt(key, language)) slip -= BUILT;
   return slip;

@@ -3,9 +3,9 @@ import { closeRepetition as card } from "./cards.ts";
 import { byLemma, type ContentWord, contentWords, type LemmaTally } from "./repetition.ts";
 
 /** Words apart within which the ear still has the word. */
-const NEAR = 14;
+const NEAR = 10;
 /** In a document, uses of one word from which on it may be its subject. */
-const SUBJECT = 7;
+const SUBJECT = 4;
 
 /** The same rare word again within a line or two. */
 export const closeRepetition: Check<ContentWord> = {
@@ -32,4 +32,4 @@ export const closeRepetition: Check<ContentWord> = {
 /** Whatever is near counts. */
 const NEARNESS: Verdict = {};
 
-const NEAR_COMMON = 11.5;
+const NEAR_COMMON = 10.5;

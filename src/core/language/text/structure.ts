@@ -54,7 +54,7 @@ const INLINE_CODE = new RegExp(
       "conf|cfg|ini|log|yml|yaml|toml|lock|bak|tar|gz|bz2|xz|zip|so|dll|exe|sh|bat|css|scss|cpp|hpp",
       "java|rs|go|rb|pl|pm|php|sql|tmp|pid|service|deb|rpm|map|mjs|cjs|jsx|tsx",
     ].join("|")})\\b`,
-    "\\b\\p{Ll}{1,30}\\p{Lu}[\\p{L}\\p{N}]{0,40}\\b", // camelCase
+    "\\b\\p{Ll}{3,30}\\p{Lu}\\p{Ll}[\\p{L}\\p{N}]{1,40}\\b", // camelCase
     "\\b(?=[a-f]{0,40}\\d)(?=\\d{0,40}[a-f])[\\da-f]{7,40}\\b", // names of commits
     "(?<![\\w-])[\\w-]{1,60}=(?:\"[^\"]{0,80}\"|'[^']{0,80}'|[^\\s=]{1,80})", // settings
   ].join("|"),

@@ -45,7 +45,7 @@ export function mayDisagree(
 ): boolean {
   const { words, places, tags } = syntax;
   const unit = verb.from;
-  if (hasNoNumber(syntax, unit, best)) return false;
+  if (hasNoNumber(syntax, unit, best) || isInverted(syntax, unit)) return false;
   if (best === 0 && tags[unit] === TAG.VB && isWished(syntax, unit)) return false;
   const subject = subjectOf(syntax, verb);
   if (best === 1 && subject && isAmount(syntax, subject.group)) return false;
@@ -109,6 +109,13 @@ const CAUSING =
   /^(?:let|lets|letting|makes?|made|making|saw|seen?|watch(?:ed|ing)?|heard?|helps?|helped|bade|bid)$/;
 const WISHING =
   /^(?:ask|demand|insist|recommend|request|propose|suggest|order|urge|beg|advise|command)(?:s|ed|ing)?$|^(?:requir|propos|urg|advis)(?:es?|ed|ing)$|^(?:essential|imperative|important|necessary|vital|desirable|better|demand|request)$/;
+
+/** "Up sixty-two steps is the lantern": a place opens the sentence, and the subject follows. */
+function isInverted({ words, tags, sentenceFrom }: Syntax, unit: number): boolean {
+  const opening = words[sentenceFrom[unit] ?? 0]?.form ?? "";
+  return PLACES.test(opening) && tags[unit + 1] === TAG.DT;
+}
+const PLACES = /^(?:up|down|over|under|beyond|behind|beside|above|below|inside|outside|among)$/;
 
 /** A capital between subject and verb begins another sentence, a bullet another line. */
 function isCutOff(syntax: Syntax, { to }: NounGroup, unit: number): boolean {

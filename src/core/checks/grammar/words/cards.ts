@@ -235,7 +235,7 @@ export const wordDivision: Card = {
   examples: [
     { wrong: "We saw alot of gulls.", right: "We saw a lot of gulls." },
     { wrong: "Take tea in stead of coffee.", right: "Take tea instead of coffee." },
-    { wrong: "No body was there.", right: "Nobody was there." },
+    { wrong: "No body knew it.", right: "Nobody knew it." },
     { leave: "Every one of the boats was out. In their stead came others. No body was found." },
   ],
 };
