@@ -2,6 +2,7 @@ import { sentenceOpenings } from "../../language/analysis.ts";
 import { correctWord, likeOriginal } from "../../language/corrections/corrections.ts";
 import { isPrefix, verdictOf, withoutPossessive } from "../../language/words/known.ts";
 import { ALL_VARIETIES, VARIETY_BITS } from "../../language/words/lexicon.ts";
+import { counterpartOf } from "../../language/words/respell.ts";
 import { isBritishWord, otherWord } from "../../language/words/us-and-gb-words.ts";
 import { VARIETIES, type Variety } from "../../manuscript/model.ts";
 import type { Check, Fact } from "../check.ts";
@@ -70,8 +71,16 @@ export const otherVariety: Check<VarietyWord> = {
       const label = likeOriginal(twin, word);
       return [{ label, edits: [{ from, to, insert: label }] }];
     }
+    const base = withoutPossessive(word);
+    const other = counterpartOf(base.toLowerCase(), variety, language.lexicon);
     const sources = { ...language, variety, vocabulary: vocabulary(), soundRules };
-    return correctWord(word, sources, CHOICES).map((label) => ({
+    // Never the word itself in other capitals.
+    const near = correctWord(word, sources, CHOICES).filter(
+      (label) => label.toLowerCase() !== word.toLowerCase(),
+    );
+    const first = other === null ? [] : [likeOriginal(other, base) + word.slice(base.length)];
+    const labels = [...new Set([...first, ...near])].slice(0, CHOICES);
+    return labels.map((label) => ({
       label,
       edits: [{ from, to, insert: label }],
     }));

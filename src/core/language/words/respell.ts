@@ -1,6 +1,7 @@
 import type { Variety } from "../../manuscript/model.ts";
 import { likeOriginal } from "../corrections/corrections.ts";
 import { type Lexicon, VARIETY_BITS } from "./lexicon.ts";
+import { wordList } from "./word-lists.ts";
 
 /** How US spellings differ elsewhere, the first that the variety's dictionary has being taken. */
 const RESPELLINGS: readonly (readonly [RegExp, string])[] = [
@@ -31,4 +32,43 @@ export function respell(text: string, variety: Variety, lexicon: Lexicon): strin
     }
     return word;
   });
+}
+
+/** British spellings and the US ones of the same words, where no rule leads from one to the other. */
+const PAIRS = [...wordList("respell/counterparts")].map((pair) => pair.split(" "));
+const COUNTERPARTS = new Map(
+  PAIRS.flatMap(([british = "", american = ""]) => [
+    [british, american] as const,
+    [american, british] as const,
+  ]),
+);
+
+/** From British endings to US ones; the other way round is `RESPELLINGS`. */
+const TO_US: readonly (readonly [RegExp, string])[] = [
+  [/is(e|es|ed|ing|er|ers|ation|ations)$/, "iz$1"],
+  [/ys(e|es|ed|ing|er|ers)$/, "yz$1"],
+  [/our/, "or"],
+  [/re(s|d)?$/, "er$1"],
+  [/tring$/, "tering"],
+  [/ogue(s)?$/, "og$1"],
+  [/ll(ed|ing|er|ers|or|ors|ous)$/, "l$1"],
+  [/ence(s|less)?$/, "ense$1"],
+  [/ae|oe/, "e"],
+  [/dgement/, "dgment"],
+  [/ramme(s)?$/, "ram$1"],
+  [/l(ment|s)?$/, "ll$1"],
+];
+
+/** A lower-case word of another variety as a variety spells it; null where none is known. */
+export function counterpartOf(lower: string, variety: Variety, lexicon: Lexicon): string | null {
+  const bit = VARIETY_BITS[variety];
+  const known = COUNTERPARTS.get(lower);
+  if (known && lexicon.varieties(known) & bit) return known;
+  for (const rules of [TO_US, RESPELLINGS]) {
+    for (const [pattern, replacement] of rules) {
+      const other = lower.replace(pattern, replacement);
+      if (other !== lower && lexicon.varieties(other) & bit && !lexicon.isRare(other)) return other;
+    }
+  }
+  return null;
 }
