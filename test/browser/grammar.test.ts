@@ -89,6 +89,8 @@ describe("the passes", () => {
       await openShelf(page);
       await openText(page, `${chosen.map(({ wrong }) => wrong).join("\n\n")}\n`);
       await page.getByLabel("Variety of English").selectOption("en-GB");
+      await page.getByLabel("Kind of copy").selectOption("report");
+      await untilShown(page);
       const label = pass.slice(0, 1).toUpperCase() + pass.slice(1);
       await entry(page, label).click();
       for (let left = chosen.length; left > 0; left--) {
@@ -160,13 +162,13 @@ describe("the passes", () => {
     await page.getByText("only when sure, in every document").waitFor();
     await untilShown(page);
     await page.keyboard.press("Shift+D");
-    await entry(page, "Wording").filter({ hasText: "none, 2 off" }).waitFor();
+    await entry(page, "Wording").filter({ hasText: "none, 3 off" }).waitFor();
     await page.keyboard.press("u");
     await page.getByText("Undone: the setting").waitFor();
     await page.locator("footer", { hasText: "Mark 1 of 1" }).waitFor();
     await page.keyboard.press("Shift+U");
     await page.getByText("Redone: the setting").waitFor();
-    await entry(page, "Wording").filter({ hasText: "none, 2 off" }).waitFor();
+    await entry(page, "Wording").filter({ hasText: "none, 3 off" }).waitFor();
     await page.goto(`${BASE}/house?part=checks`);
     const row = page.getByRole("combobox", { name: "How much of: One word says it already" });
     await row.waitFor();
@@ -190,7 +192,7 @@ describe("the passes", () => {
     assert.equal(await row.inputValue(), "off");
     await openShelf(page);
     await openText(page, "They waited for a hour.\n");
-    await entry(page, "Grammar").filter({ hasText: "none, 1 off" }).waitFor();
+    await entry(page, "Grammar").filter({ hasText: "none, 4 off" }).waitFor();
     await close();
   });
 
@@ -218,7 +220,7 @@ describe("the passes", () => {
     const { page, close } = await openBrowser();
     await openShelf(page);
     await openText(page, "“They was late,” said the keeper.\n");
-    await entry(page, "Grammar").filter({ hasText: "none found" }).waitFor();
+    await entry(page, "Grammar").filter({ hasText: "none, 3 off" }).waitFor();
     await page.getByText("Left alone").click();
     await page.getByRole("checkbox", { name: "Grammar and wording of quoted speech" }).click();
     await entry(page, "Grammar").filter({ hasText: "1" }).waitFor();

@@ -28,11 +28,11 @@ describe("what is decided is kept", () => {
   }, async () => {
     const random = seeded(11);
     const profile = profileFolder();
-    // Each line has a word of its own to decide on, enough for every round.
-    const lines = Array.from({ length: 300 * KILLS }, (_, index) => {
-      const ending = [...String(index)].map((digit) => "qwrtzpsdfg"[Number(digit)]).join("");
-      return `It was zx${ending} here.`;
-    });
+    // Each line has a slip of its own to decide on, enough for every round.
+    const lines = Array.from(
+      { length: 300 * KILLS },
+      (_, index) => `On day ${index} it was recieved here.`,
+    );
     const text = `${lines.join("\n")}\n`;
     let acknowledged = 0;
     let address = "";

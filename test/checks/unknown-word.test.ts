@@ -25,6 +25,21 @@ describe("unknown words", () => {
     assert.deepEqual(words("It was cold in Febuary."), ["Febuary:fix"]);
   });
 
+  test("that the person's own sound rules explain are slips, though no word is near", () => {
+    const engine = new Engine(linesManuscript("It was a kwestion of time."), language, {
+      variety: "en-GB",
+      kind: "report",
+      appetites: {},
+      words: [],
+      soundRules: [{ typed: "kw", meant: "qu" }],
+    });
+    for (const _ of engine.examineAll());
+    assert.deepEqual(
+      engine.allMarks().map(({ text, weight }) => `${text}:${weight}`),
+      ["kwestion:fix"],
+    );
+  });
+
   test("introduced by a title or an initial are names wherever they stand", () => {
     assert.deepEqual(
       words("We met Dr. Harbourd.\nHarbourd had read it. So had Harbourd’s aunt."),

@@ -128,6 +128,7 @@ describe("after any edits, marks, groups and tables are those of a fresh engine"
           heard.take(engine.configure(settings));
         }
         const fresh = new Engine({ text, ...layout }, language, settings, examiner);
+        if (engine.showsItsDoubts) fresh.showDoubts();
         for (const _ of fresh.examineAll());
         const whole = new Listener();
         whole.take(fresh.wholeReport());

@@ -57,7 +57,6 @@ export class Engine {
   private lately = 0;
   /** Marks that are taken for errors, in all blocks. */
   private errors = 0;
-  /** Whether doubtful places of the grammar pass are shown: where a writer makes many errors. */
   private doubts = false;
   /** The tables as they were last reported. */
   private told: Tables | null = null;
@@ -132,6 +131,19 @@ export class Engine {
   /** Facts looked at for the last edit or change of settings, in whatever block they lie. */
   get visited(): number {
     return this.lately;
+  }
+
+  /**
+   * Whether doubtful places of the grammar pass are shown: in a text of many errors, and on to the end
+   * of its correction, lest they vanish as the errors do.
+   */
+  get showsItsDoubts(): boolean {
+    return this.doubts;
+  }
+
+  /** Shows them from the beginning, as another engine did for an earlier state of the text. */
+  showDoubts(): void {
+    this.doubts = true;
   }
 
   /** Everything as it stands, blocks without marks included. */
@@ -317,9 +329,8 @@ export class Engine {
       speaking,
       marks,
     );
-    const doubts = this.areDoubtsWorthIt();
-    if (doubts !== this.doubts) {
-      this.doubts = doubts;
+    if (!this.doubts && this.areDoubtsWorthIt()) {
+      this.doubts = true;
       this.makeMarks([...this.blocks.keys()], speaking ?? this.speakingIn(), marks);
     }
     for (const index of reported) marks.set(index, this.marks[index] ?? NO_MARKS);

@@ -1,5 +1,5 @@
 import { type AnalysedBlock, type Language, sentenceOpenings } from "../../language/analysis.ts";
-import { correctWord } from "../../language/corrections/corrections.ts";
+import { correctWord, isHeard } from "../../language/corrections/corrections.ts";
 import { channelCost } from "../../language/corrections/edit-cost.ts";
 import { splitSentences } from "../../language/text/sentences.ts";
 import { surroundingsOf } from "../../language/text/surroundings.ts";
@@ -274,7 +274,10 @@ function concluded(
       return null;
     return { reason: `${unknown} If it is a name, put it on a word list.`, weight: "settle" };
   }
-  if (slip >= SURE) return { reason: unknown, weight: "fix" };
+  const { language, variety, soundRules } = circumstances;
+  const heard =
+    soundRules.length > 0 && isHeard(fact.key, { lexicon: language.lexicon, variety, soundRules });
+  if (slip >= SURE || heard) return { reason: unknown, weight: "fix" };
   if (leave & LEAVE_BITS.terms && slip < LIKELY) return null;
   const term = use.term ? " If it is a term, put it on a word list." : "";
   return { reason: unknown + term, weight: "settle" };

@@ -146,6 +146,16 @@ function irregularFor(query: string, { lexicon, irregular }: CorrectionSources):
 /** Rules used at most so often in one word. */
 const MAX_RULES = 3;
 
+/** Whether a word that no dictionary has is one that it knows, as the person's sound rules have it heard. */
+export function isHeard(
+  query: string,
+  { lexicon, variety, soundRules }: Pick<CorrectionSources, "lexicon" | "variety" | "soundRules">,
+): boolean {
+  return [...bySoundRules(query, soundRules ?? [])].some(
+    (heard) => judgeWord(heard, lexicon, variety) === "known",
+  );
+}
+
 /** What a word may stand for by the person's sound rules, each used at one place or several. */
 function bySoundRules(query: string, rules: readonly SoundRule[]): Set<string> {
   let layer = new Set([query]);
