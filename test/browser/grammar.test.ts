@@ -90,7 +90,7 @@ describe("the passes", () => {
       await openText(page, `${chosen.map(({ wrong }) => wrong).join("\n\n")}\n`);
       await page.getByLabel("Variety of English").selectOption("en-GB");
       await page.getByLabel("Kind of copy").selectOption("report");
-      await untilShown(page);
+      await untilKept(page);
       const label = pass.slice(0, 1).toUpperCase() + pass.slice(1);
       await entry(page, label).click();
       for (let left = chosen.length; left > 0; left--) {

@@ -147,7 +147,7 @@ describe("keys and text", () => {
 
 describe("nothing changes unseen", () => {
   test("where no correction is shown in the line, Enter shows it, and takes it the second time", async () => {
-    const { page, close } = await openText("We met Harbourd by the lock.\n");
+    const { page, close } = await openText("We met Kitchenn by the lock.\n");
     await untilShown(page);
     const before = await textOf(page);
     assert.equal(await page.locator(".dr-struck").count(), 0);

@@ -88,7 +88,7 @@ describe("the walk", () => {
     await again.goto(address);
     await slip(again).getByRole("button", { name: /^1/ }).waitFor();
     assert.equal(await textOf(again), text);
-    assert.match(status ?? "", /Mark \d+ of 14, 11 left/);
+    assert.match(status ?? "", /Mark \d+ of 11, 8 left/);
     assert.equal(placeOf(await again.locator("footer").textContent()), placeOf(status));
     await again.getByRole("button", { name: "Decisions" }).click();
     assert.equal(await again.locator("aside li").count(), 3);
@@ -170,7 +170,7 @@ describe("the walk", () => {
     const { page, errors, close } = await openBrowser();
     await openShelf(page);
     const original = docx(
-      paragraph("It was recieved by the pilots of leetmoor.") + paragraph("The end."),
+      paragraph("It was recieved by the seperate pilots.") + paragraph("The end."),
     );
     await openFile(page, "note.docx", original);
     await untilShown(page);
@@ -184,7 +184,7 @@ describe("the walk", () => {
     assert.equal(name, "note tracked.docx");
     assert.equal(
       readDocx(bytes, name).text,
-      "It was received by the pilots of leetmoor.\nThe end.",
+      "It was received by the seperate pilots.\nThe end.",
     );
     const rejected = resolveChanges(bytes, "R. Penhale", "reject");
     assert.equal(readDocx(rejected, name).text, readDocx(original, name).text);
@@ -192,7 +192,7 @@ describe("the walk", () => {
     const markdown = await exported(page, "Markdown");
     assert.equal(
       new TextDecoder().decode(markdown.bytes),
-      "It was received by the pilots of leetmoor.\n\nThe end.\n",
+      "It was received by the seperate pilots.\n\nThe end.\n",
     );
     assert.deepEqual(errors, []);
     await close();
@@ -232,7 +232,7 @@ describe("the walk", () => {
     await page.getByRole("checkbox", { name: "Check while typing" }).click();
     await page.locator("body").press("e");
     await page.keyboard.press("End");
-    await page.keyboard.type(" zqxv");
+    await page.keyboard.type(" hapened");
     await page.keyboard.press("Escape");
     await untilKept(page);
     const rail = page.getByRole("navigation", { name: "Passes" });
