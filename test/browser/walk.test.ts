@@ -170,7 +170,7 @@ describe("the walk", () => {
     const { page, errors, close } = await openBrowser();
     await openShelf(page);
     const original = docx(
-      paragraph("It was recieved by the seperate pilots.") + paragraph("The end."),
+      paragraph("It was recieved in a seperate office.") + paragraph("The end."),
     );
     await openFile(page, "note.docx", original);
     await untilShown(page);
@@ -184,7 +184,7 @@ describe("the walk", () => {
     assert.equal(name, "note tracked.docx");
     assert.equal(
       readDocx(bytes, name).text,
-      "It was received by the seperate pilots.\nThe end.",
+      "It was received in a seperate office.\nThe end.",
     );
     const rejected = resolveChanges(bytes, "R. Penhale", "reject");
     assert.equal(readDocx(rejected, name).text, readDocx(original, name).text);
@@ -192,7 +192,7 @@ describe("the walk", () => {
     const markdown = await exported(page, "Markdown");
     assert.equal(
       new TextDecoder().decode(markdown.bytes),
-      "It was received by the seperate pilots.\n\nThe end.\n",
+      "It was received in a seperate office.\n\nThe end.\n",
     );
     assert.deepEqual(errors, []);
     await close();
