@@ -16,6 +16,7 @@ const LEAST_USES = 9;
 /** A word that stands so much more often, and this near, is what was meant. */
 const SLIP_COST = 1.15;
 const SLIP_SHARE = 8;
+const SURE_SHARE = 40;
 
 const language = loadLanguage();
 const { lexicon, rewrites } = language;
@@ -64,7 +65,8 @@ function isSlip(word: string, count: number): boolean {
       /^(?:s|er|ers|able|less|ize|ized|izer)$/.test(lower.slice(near.length))
     )
       continue;
-    if (channelCost(lower, near.toLowerCase(), rewrites) < SLIP_COST) return true;
+    const rare = of(near) >= SURE_SHARE * count && Math.abs(near.length - lower.length) <= 1;
+    if (rare || channelCost(lower, near.toLowerCase(), rewrites) < SLIP_COST) return true;
   }
   // Two words run together: "opensource".
   for (let at = 3; at <= lower.length - 3; at++) {

@@ -182,10 +182,7 @@ describe("the walk", () => {
     await page.getByRole("heading", { name: "The walk is done" }).waitFor();
     const { name, bytes } = await exported(page, "Tracked changes");
     assert.equal(name, "note tracked.docx");
-    assert.equal(
-      readDocx(bytes, name).text,
-      "It was received in a seperate office.\nThe end.",
-    );
+    assert.equal(readDocx(bytes, name).text, "It was received in a seperate office.\nThe end.");
     const rejected = resolveChanges(bytes, "R. Penhale", "reject");
     assert.equal(readDocx(rejected, name).text, readDocx(original, name).text);
     assert.match(partOf(bytes, "word/comments.xml"), /Is this the right name\?/);

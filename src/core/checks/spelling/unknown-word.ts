@@ -1,6 +1,5 @@
 import { type AnalysedBlock, type Language, sentenceOpenings } from "../../language/analysis.ts";
 import { correctWord, isHeard } from "../../language/corrections/corrections.ts";
-import { channelCost } from "../../language/corrections/edit-cost.ts";
 import { splitSentences } from "../../language/text/sentences.ts";
 import { surroundingsOf } from "../../language/text/surroundings.ts";
 import { tokenise } from "../../language/text/tokens.ts";
@@ -14,6 +13,18 @@ import type { Across, Check, Circumstances, Fact, Verdict } from "../check.ts";
 import { LEAVE_BITS } from "../leave.ts";
 import { times } from "../telling.ts";
 import { unknownWord as card } from "./cards.ts";
+import {
+  COMMON_FREQUENCY,
+  type Company,
+  closest,
+  evidenceOf,
+  LIKELY,
+  LONG_WORD,
+  type NearWord,
+  NONE,
+  SURE,
+  SURE_OF_NAME,
+} from "./slips.ts";
 import { WordKinds } from "./word-kinds.ts";
 
 interface UnknownWord extends Fact {
@@ -29,12 +40,6 @@ interface UnknownWord extends Fact {
   /** What speaks for a term, whatever word is near. */
   company: Company;
 }
-
-/**
- * What stands around an unknown word: nothing that matters; others that are unknown, or a list or a
- * cell; or it is joined to one by a hyphen.
- */
-type Company = "none" | "unknown" | "joined";
 
 /** Corrections offered at a place. */
 const CHOICES = 5;
@@ -101,7 +106,7 @@ function isCutWord(text: string, from: number, to: number): boolean {
 }
 
 /** Words on each side that are looked at, and how many unknown ones make a list of terms. */
-const NEIGHBOURS = 3;
+const NEIGHBOURS = 5;
 const LISTED = 2;
 /** Of its words, how many a block of terms leaves unknown. */
 const TERMS_SHARE = 0.2;
@@ -283,176 +288,9 @@ function concluded(
   return { reason: unknown + term, weight: "settle" };
 }
 
-/** Evidence from which on a word is a slip, or may well be one. */
-const SURE = 2;
-const LIKELY = 1;
-/** A capital inside a sentence speaks for a name. */
-const SURE_OF_NAME = 3.5;
-const NONE = 0;
-/** What stands around a word against its being a slip. */
-const AGAINST: Record<Company, number> = { none: 0, unknown: 0.75, joined: 2.5 };
-const OFTEN = 2.5;
-/** A manual or a specification is full of names of things. */
-const TECHNICAL_COPY = 1;
-const SURE_COST = 0.6;
-const BUILT = 1.5;
-
-/**
- * How much speaks for a slip: that a long word is one letter from a common one by a habitual way of
- * missing it; and how much against, that it recurs, is built from known words or stands among terms.
- */
-function evidenceOf(
-  { key, company }: UnknownWord,
-  { word, frequency, cost }: NearWord,
-  use: UseVerdict,
-  { language, kind }: Circumstances,
-): number {
-  const { length } = key;
-  const single = isOneEdit(key, word.toLowerCase());
-  let slip = single ? (length >= LONG_WORD - 1 ? 3 : length > SHORT_WORD ? 2 : 1) : 2;
-  if ((frequency < NEAR_FREQUENCY && !single) || length <= SHORTEST_WORD) slip -= 1;
-  if (frequency >= 13) slip += 1;
-  else if (frequency >= 11) slip += 0.5;
-  if (cost <= 0.3) slip += 1.5;
-  else if (cost <= 0.6) slip += 1;
-  slip -= AGAINST[company];
-  if (kind === "specification" && cost > SURE_COST) slip -= TECHNICAL_COPY;
-  if (use.again && frequency < commonFor(key)) slip -= OFTEN;
-  if (isBuilt(key, language)) slip -= BUILT;
-  return slip;
-}
-
-/** One letter too many, too few or another, or two swapped. */
-function isOneEdit(typed: string, meant: string): boolean {
-  let from = 0;
-  while (from < typed.length && typed[from] === meant[from]) from++;
-  let end = 0;
-  const shorter = Math.min(typed.length, meant.length);
-  while (end < shorter - from && typed.at(-1 - end) === meant.at(-1 - end)) end++;
-  const left = typed.length - from - end;
-  const right = meant.length - from - end;
-  if (left <= 1 && right <= 1) return true;
-  const swapped = typed[from] === meant[from + 1] && typed[from + 1] === meant[from];
-  return left === 2 && right === 2 && swapped;
-}
-
-/** Endings that make words of any noun or verb. */
-const ENDINGS =
-  /(?:ers?|ors?|ees?|able|ability|ful|fuls|y|ish|ist|ists|ism|ize|izes|ized|izing|izers?|ization|ise|ised|ifier|ness|like|wide|side|wise|ic|al)$/;
-/** Parts that make a compound, and how common each must be. */
-const LEAST_PART = 3;
-const PART_FREQUENCY = 9;
-
-/** "uploader", "logfile": made from known words, as names of things are. */
-function isBuilt(key: string, { lexicon }: Language): boolean {
-  const known = (word: string) => lexicon.varieties(word) > 0 && !lexicon.isRare(word);
-  const stem = (word: string) =>
-    word.length >= LEAST_PART && (known(word) || known(`${word}e`) || known(undoubled(word)));
-  const ending = ENDINGS.exec(key);
-  if (ending && stem(key.slice(0, ending.index))) return true;
-  const opening = OPENINGS.exec(key)?.[0].length ?? 0;
-  if (
-    opening > 0 &&
-    (known(key.slice(opening)) || stem(key.slice(opening).replace(/(?:ed|ing|s)$/, "")))
-  )
-    return true;
-  const part = (word: string) => lexicon.frequency(word) >= PART_FREQUENCY && known(word);
-  for (let at = LEAST_PART; at <= key.length - LEAST_PART; at++) {
-    const [left, right] = [key.slice(0, at), key.slice(at)];
-    if (part(left) && part(right) && !FUNCTION_WORDS.has(left) && !FUNCTION_WORDS.has(right)) {
-      return true;
-    }
-  }
-  return false;
-}
-const FUNCTION_WORDS = wordList("structure/english-words");
-const OPENINGS =
-  /^(?:re|un|non|pre|sub|multi|auto|anti|over|under|inter|micro|meta|super|de|co)(?=.{3})/;
-
-function undoubled(word: string): string {
-  return word.at(-1) === word.at(-2) ? word.slice(0, -1) : word;
-}
-
-/** How common a word must be that even a slip made again is taken for. */
-function commonFor(key: string): number {
-  return key.length < PLAIN_LENGTH ? EVERYDAY_FREQUENCY : COMMON_FREQUENCY;
-}
-
 function isName(use: UseVerdict, near: NearWord | null): boolean {
   return use.alwaysCapital && (use.asName || (near === null && use.inside));
 }
-
-interface NearWord {
-  word: string;
-  frequency: number;
-  /** How unlikely the slip is, less what its frequency speaks for it. */
-  cost: number;
-}
-
-/** Words shorter than this are near too many others. */
-const SHORT_WORD = 4;
-const SHORTEST_WORD = 3;
-/** Words this long are near few others, even by two edits. */
-const LONG_WORD = 8;
-/** log2 of how often, in 50 million words, a word near it must occur for an unknown word to be a slip. */
-const NEAR_FREQUENCY = 3;
-const NEAR_SHORT_FREQUENCY = 11;
-/** So common a word is meant even by a slip made again; by a short one only an everyday word. */
-const COMMON_FREQUENCY = 8;
-const EVERYDAY_FREQUENCY = 15;
-const PLAIN_LENGTH = 6;
-const NEAR_COST = 1.2;
-/** One letter, however unlikely a slip, of a long word. */
-const FAR_COST = 2.2;
-/** Of three letters only two swapped are surely a slip. */
-const SHORTEST_COST = 0.6;
-
-/** The common word that an unknown one is probably a slip for; null when none is near. */
-function closest(
-  key: string,
-  { language, variety }: Circumstances,
-  lowerCase: boolean,
-): NearWord | null {
-  if (key.length < SHORTEST_WORD) return null;
-  const question = `${variety} ${lowerCase} ${key}`;
-  const known = answered.get(question);
-  if (known !== undefined) return known;
-  const needed =
-    key.length <= SHORT_WORD
-      ? NEAR_SHORT_FREQUENCY
-      : key.length >= LONG_WORD - 1
-        ? 0
-        : NEAR_FREQUENCY;
-  let best: NearWord | null = null;
-  let least = Number.POSITIVE_INFINITY;
-  const twice = key.length === SHORTEST_WORD ? SHORTEST_COST : NEAR_COST;
-  const single = key.length >= LONG_WORD - 1 ? FAR_COST : key.length > SHORT_WORD ? 1.5 : twice;
-  const distance = key.length >= LONG_WORD ? 2 : 1;
-  for (const { word, frequency } of language.lexicon.near(key, distance, variety, "common", 1)) {
-    if (lowerCase && word !== word.toLowerCase()) continue;
-    if (frequency < needed || isFormOf(key, word)) continue;
-    const lower = word.toLowerCase();
-    const cost = channelCost(key, lower, language.rewrites) - 0.02 * frequency;
-    if (cost >= least || cost >= (isOneEdit(key, lower) ? single : twice)) continue;
-    least = cost;
-    best = { word, frequency, cost };
-  }
-  if (answered.size >= MAX_ANSWERED) answered.clear();
-  answered.set(question, best);
-  return best;
-}
-
-/** "equilibriums" is not a slip for "equilibrium". */
-function isFormOf(key: string, word: string): boolean {
-  return (
-    key.length >= FORM_LENGTH && /^(?:e?s|ly)$/.test(key.slice(word.length)) && key.startsWith(word)
-  );
-}
-const FORM_LENGTH = 10;
-
-/** The same words are asked about again and again. */
-const answered = new Map<string, NearWord | null>();
-const MAX_ANSWERED = 20_000;
 
 function keyOf(word: string): string {
   return withoutPossessive(word.replaceAll("’", "'")).toLowerCase();

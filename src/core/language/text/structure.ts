@@ -19,7 +19,7 @@ const TEXT: Structure = { shape: "text", code: [] };
 
 /** Lines that a mail begins with (RFC 5322, section 3.6; RFC 2045), and those that mailers add. */
 const HEADER =
-  /^(?:from|to|cc|bcc|date|sent|sender|reply-to|message-id|in-reply-to|references|received|return-path|delivered-to|mime-version|content-[a-z-]+|list-[a-z-]+|errors-to|precedence|user-agent|x-[a-z-]+): /i;
+  /^(?:from|to|cc|bcc|subject|date|sent|sender|reply-to|message-id|in-reply-to|references|received|return-path|delivered-to|mime-version|content-[a-z-]+|list-[a-z-]+|errors-to|precedence|user-agent|x-[a-z-]+): /i;
 /** A line quoted from another mail: RFC 3676, section 4.5. */
 const QUOTED_LINE = /^(?:[A-Z]{0,3}>|\|) ?/;
 /** Words set in columns, or a table drawn with signs. */
@@ -40,7 +40,7 @@ const INLINE_CODE = new RegExp(
   [
     "``[^`]{1,200}``|`[^`\\n]{1,200}`", // between grave accents
     "(?<![\\p{L}\\p{N}-])--?[a-z][\\w-]{0,60}(?:=\\S{1,80})?", // options of a command
-    "[$%@][\\w{][\\w{}./-]{0,60}%?", // variables, handles, packages with a scope
+    "[$%@][\\w{](?:[\\w{}./-]{0,60}[\\w}])?%?", // variables, handles, packages with a scope
     "</?[a-z!][^<>]{0,200}>|&#?\\w{1,12};", // markup and entities
     "\\b[A-Z]<[^<>]{0,200}>{1,3}", // codes of plain old documentation
     `${"(?<![\\w.:])[\\p{L}_][\\w.:]{0,60}\\((?!e?s\\))"}[\\w,.&*'"-]{0,60}\\)`, // calls
@@ -74,11 +74,11 @@ const FEWEST_WORDS = 4;
 export function structureOf(kind: BlockKind, text: string, spans: readonly Span[]): Structure {
   if (kind === "code") return { shape: "code", code: [] };
   if (HEADER.test(text)) return { shape: "header", code: [] };
+  if (kind !== "cell" && isInColumns(text)) return { shape: "columns", code: [] };
   if (kind === "paragraph") {
     if (QUOTED_LINE.test(text)) return { shape: "quoted", code: [] };
     if (PROMPT.test(text)) return { shape: "code", code: [] };
   }
-  if (kind !== "cell" && isInColumns(text)) return { shape: "columns", code: [] };
   if (isListing(text)) return { shape: "code", code: [] };
   if (isForeignText(text)) return { shape: "foreign", code: [] };
   const code = stretches(text, spans);
@@ -90,6 +90,7 @@ function isInColumns(text: string): boolean {
 }
 
 function isListing(text: string): boolean {
+  if (/^[[{].*"\s*:/.test(text)) return true;
   let signs = 0;
   for (let at = 0; at < text.length; at++) signs += CODE_SIGNS[text.charCodeAt(at)] ?? 0;
   return signs >= FEWEST_SIGNS && signs > CODE_SHARE * text.length;

@@ -1,0 +1,71 @@
+import assert from "node:assert/strict";
+import { describe, test } from "node:test";
+import { Engine } from "../../src/core/engine/engine.ts";
+import { linesManuscript } from "../../src/core/manuscript/lines.ts";
+import type { Kind } from "../../src/core/manuscript/model.ts";
+import { loadLanguage } from "../support/language.ts";
+
+const language = loadLanguage();
+
+function marked(text: string, kind: Kind = "report"): string[] {
+  const engine = new Engine(linesManuscript(text), language, {
+    variety: "en-US",
+    kind,
+    appetites: {},
+    words: [],
+  });
+  for (const _ of engine.examineAll(["spelling"]));
+  return engine.allMarks().map((mark) => `${mark.text}:${mark.weight}`);
+}
+
+/** The word in a sentence in which nothing else speaks for or against it. */
+const alone = (word: string) => marked(`They spoke of the ${word} at length that day.`);
+
+describe("a word that no dictionary has is a slip", () => {
+  for (const word of ["goverment", "seperate", "definately", "implementaion", "enviroment"]) {
+    test(`where it is near a known one: ${word}`, () =>
+      assert.deepEqual(alone(word), [`${word}:fix`]));
+  }
+
+  test("where it is long and one letter off, however unlikely the letter", () => {
+    assert.deepEqual(alone("expressqon"), ["expressqon:fix"]);
+    assert.deepEqual(alone("tempwrature"), ["tempwrature:fix"]);
+  });
+
+  test("each time it is made, where the word meant is a common one", () => {
+    assert.deepEqual(marked("It was recieved. He recieved it. They recieved it."), [
+      "recieved:fix",
+      "recieved:fix",
+      "recieved:fix",
+    ]);
+  });
+});
+
+describe("a word that no dictionary has is let alone", () => {
+  test("where many texts use it", () => {
+    for (const word of ["hostname", "filesystem", "GitHub", "dropdown", "filesystems"]) {
+      assert.deepEqual(alone(word), [], word);
+    }
+  });
+
+  test("where it is made from known words", () => {
+    for (const word of ["logfile", "tidewatcher"]) assert.deepEqual(alone(word), []);
+  });
+
+  test("where no word is near", () => assert.deepEqual(alone("velouchine"), []));
+
+  test("where it is joined to another, or stands in a list of them", () => {
+    assert.deepEqual(marked("It needs libgauge-devq to run well on the shore."), []);
+    assert.deepEqual(marked("We use lodrum, gtidep, twlogr and xgaugec for it."), []);
+  });
+
+  test("where a letter is set apart or not said", () => {
+    assert.deepEqual(marked("He wrote that “[f]rom the start” it was so."), []);
+    assert.deepEqual(marked("He was talkin’ about the tides again."), []);
+  });
+
+  test("or asked about, where the copy is technical and the slip no habitual one", () => {
+    assert.deepEqual(marked("Run it with prinf at the end.", "general"), ["prinf:fix"]);
+    assert.deepEqual(marked("Run it with prinf at the end.", "specification"), ["prinf:settle"]);
+  });
+});
