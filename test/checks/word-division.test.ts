@@ -1,0 +1,57 @@
+import { describe } from "node:test";
+import { testLeft, testMended } from "../support/mended.ts";
+
+/** Common practice, as any dictionary writes these words. */
+describe("words divided or joined against custom", () => {
+  testMended("grammar/word-division", [
+    ["We saw alot of gulls.", "We saw a lot of gulls."],
+    ["It is abit late.", "It is a bit late."],
+    ["Wait atleast an hour.", "Wait at least an hour."],
+    ["He came aswell.", "He came as well."],
+    ["It was infact late.", "It was in fact late."],
+    ["They help eachother.", "They help each other."],
+    ["He reads it everytime.", "He reads it every time."],
+    ["Take tea in stead of coffee.", "Take tea instead of coffee."],
+    ["Run, other wise you miss it.", "Run, otherwise you miss it."],
+    ["One fell, where as the other stood.", "One fell, whereas the other stood."],
+    ["It was read al ready.", "It was read already."],
+    ["It was not any where.", "It was not anywhere."],
+    ["They went some where.", "They went somewhere."],
+    ["Every body knows it.", "Everybody knows it."],
+    ["Some body was here.", "Somebody was here."],
+    ["No body knew it.", "Nobody knew it."],
+    ["Every thing is dry.", "Everything is dry."],
+    ["Some thing was wrong.", "Something was wrong."],
+    ["Every one knows it.", "Everyone knows it."],
+    ["Some times he reads it.", "Sometimes he reads it."],
+    ["It lay in side the house.", "It lay inside the house."],
+    ["It lay out side the house.", "It lay outside the house."],
+    ["Come with in ten minutes.", "Come within ten minutes."],
+    ["He left with out a word.", "He left without a word."],
+    ["It rained through out the night.", "It rained throughout the night."],
+    ["It rained, never the less we went.", "It rained, nevertheless we went."],
+    ["Take an other key.", "Take another key."],
+    ["The lamp it self is new.", "The lamp itself is new."],
+    ["He read it him self.", "He read it himself."],
+    ["See trouble shooting below.", "See troubleshooting below."],
+    ["His hand writing is clear.", "His handwriting is clear."],
+    ["Look through the key hole.", "Look through the keyhole."],
+    ["Wear good foot wear.", "Wear good footwear."],
+    ["Add a table spoon of salt.", "Add a tablespoon of salt."],
+    ["Come at the week end.", "Come at the weekend."],
+    ["The class room is cold.", "The classroom is cold."],
+    ["He read the news paper.", "He read the newspaper."],
+    ["It holds un limited data.", "It holds unlimited data."],
+    ["The left overs keep two days.", "The leftovers keep two days."],
+  ]);
+  testLeft("grammar/word-division", [
+    "Every one of the boats was out.",
+    "In their stead came others.",
+    "No body was found.",
+    "How ever hard he tried, it fell.",
+    "He walked in to lunch.",
+    "Look it up on the shelf.",
+    "The time was well spent, and some times are better than others.",
+    "He is the one the others wait for.",
+  ]);
+});

@@ -1,0 +1,46 @@
+import assert from "node:assert/strict";
+import { test } from "node:test";
+import { Engine } from "../../src/core/engine/engine.ts";
+import { applyEdits } from "../../src/core/manuscript/edits.ts";
+import { linesManuscript } from "../../src/core/manuscript/lines.ts";
+import { loadLanguage } from "./language.ts";
+
+const language = loadLanguage();
+
+/** The marks of one check in a sentence, and what the first choice of each makes of it. */
+function marksOf(rule: string, text: string): { text: string; mended: string }[] {
+  const engine = new Engine(linesManuscript(text), language, {
+    variety: "en-GB",
+    kind: "general",
+    appetites: {},
+    words: [],
+  });
+  for (const _ of engine.examineAll(["grammar"]));
+  return engine
+    .allMarks()
+    .filter((mark) => mark.rule === rule)
+    .map((mark) => {
+      const [choice] = engine.choices(mark);
+      return { text: mark.text, mended: choice ? applyEdits(text, choice.edits) : "" };
+    });
+}
+
+/** Tests that a check makes of each wrong sentence the right one, and finds nothing in that. */
+export function testMended(rule: string, pairs: readonly (readonly [string, string])[]): void {
+  for (const [wrong, right] of pairs) {
+    test(`${wrong} → ${right}`, () => {
+      assert.deepEqual(
+        marksOf(rule, wrong).map(({ mended }) => mended),
+        [right],
+      );
+      assert.deepEqual(marksOf(rule, right), []);
+    });
+  }
+}
+
+/** Tests that a check finds nothing in sentences. */
+export function testLeft(rule: string, sentences: readonly string[]): void {
+  for (const sentence of sentences) {
+    test(`leaves alone: ${sentence}`, () => assert.deepEqual(marksOf(rule, sentence), []));
+  }
+}
