@@ -1,7 +1,7 @@
-import { useState } from "react";
 import { type HouseStyle, replacementSchema } from "../../core/house/style.ts";
 import { count } from "../parts/words.ts";
 import type { ChangeStyle } from "./change-style.ts";
+import { TypedMeantForm } from "./TypedMeantForm.tsx";
 
 /** Habitual slips and what is put in their place. */
 export function ReplacementsPart({ style, change }: { style: HouseStyle; change: ChangeStyle }) {
@@ -85,57 +85,21 @@ function phrases(text: string): string[] {
 }
 
 function AddReplacement({ style, change }: { style: HouseStyle; change: ChangeStyle }) {
-  const [from, setFrom] = useState("");
-  const [to, setTo] = useState("");
-  const [said, setSaid] = useState("");
-  const add = () => {
+  const add = (from: string, to: string) => {
     const made = replacementSchema.safeParse({ from, to, addedAt: new Date().toISOString() });
-    if (!made.success) {
-      setSaid("Say both what is typed and what is meant.");
-      return;
-    }
+    if (!made.success) return "Say both what is typed and what is meant.";
     const { data } = made;
     const known = style.replacements.find(
       (one) => one.from.toLowerCase() === data.from.toLowerCase(),
     );
-    if (known) {
-      setSaid(`“${known.from}” is replaced by “${known.to}” already.`);
-      return;
-    }
+    if (known) return `“${known.from}” is replaced by “${known.to}” already.`;
     change((now) => ({ ...now, replacements: [...now.replacements, data] }));
-    setFrom("");
-    setTo("");
-    setSaid("");
+    return null;
   };
-  return (
-    <form
-      className="mt-5 flex items-end gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        add();
-      }}
-    >
-      <label>
-        <span className="block pb-1 text-[13px] text-soft">Typed</span>
-        <input
-          className="field w-44"
-          value={from}
-          onChange={(event) => setFrom(event.target.value)}
-        />
-      </label>
-      <span aria-hidden="true" className="pb-1.5">
-        →
-      </span>
-      <label>
-        <span className="block pb-1 text-[13px] text-soft">Meant</span>
-        <input className="field w-44" value={to} onChange={(event) => setTo(event.target.value)} />
-      </label>
-      <button type="submit" className="button-plain">
-        Add
-      </button>
-      <span role="status" className="pb-1.5 text-[13px] text-soft">
-        {said}
-      </span>
-    </form>
+  const arrow = (
+    <span aria-hidden="true" className="pb-1.5">
+      →
+    </span>
   );
+  return <TypedMeantForm between={arrow} width="w-44" add={add} />;
 }
