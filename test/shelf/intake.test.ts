@@ -32,7 +32,7 @@ describe("a document on the shelf", () => {
     const shares: number[] = [];
     await runForShelf(worker, record, (share) => shares.push(share));
     const now = await recordOf(record.id);
-    assert.deepEqual(counted(now), [1, 0, 2, 0]);
+    assert.deepEqual(counted(now), [2, 0, 1, 0]);
     assert.equal(now.run?.words, 17);
     assert.equal(needsRun(now, EMPTY_STYLE), false);
     assert.ok(shares.every((share) => share >= 0 && share <= 1));
@@ -53,7 +53,7 @@ describe("a document on the shelf", () => {
     await runForShelf(worker, unread, () => undefined);
     const now = await recordOf(record.id);
     assert.deepEqual(now.run?.unread, []);
-    assert.deepEqual(counted(now), [1, 0, 2, 0]);
+    assert.deepEqual(counted(now), [2, 0, 1, 0]);
   });
 
   test("is counted as it is corrected so far", async () => {
@@ -61,7 +61,7 @@ describe("a document on the shelf", () => {
     await session.deciding.takeShown(false);
     await session.close();
     await runForShelf(worker, await recordOf(id), () => undefined);
-    assert.deepEqual(counted(await recordOf(id)), [0, 0, 2, 1]);
+    assert.deepEqual(counted(await recordOf(id)), [1, 0, 1, 1]);
   });
 
   test("is another kind of copy by a decision in its ledger, and is then to be read anew", async () => {

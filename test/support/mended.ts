@@ -1,5 +1,6 @@
 import assert from "node:assert/strict";
 import { test } from "node:test";
+import type { Pass } from "../../src/core/checks/card.ts";
 import { Engine } from "../../src/core/engine/engine.ts";
 import { applyEdits } from "../../src/core/manuscript/edits.ts";
 import { linesManuscript } from "../../src/core/manuscript/lines.ts";
@@ -15,7 +16,7 @@ function marksOf(rule: string, text: string): { text: string; mended: string }[]
     appetites: {},
     words: [],
   });
-  for (const _ of engine.examineAll(["grammar"]));
+  for (const _ of engine.examineAll([rule.split("/")[0] as Pass]));
   return engine
     .allMarks()
     .filter((mark) => mark.rule === rule)

@@ -2,6 +2,7 @@ import type { Syntax } from "../../language/phrases/syntax.ts";
 import { TAG } from "../../language/tags/tag-sets.ts";
 import type { Inflection } from "../../language/words/lemmas.ts";
 import { INFLECTIONS } from "../../language/words/lemmas.ts";
+import { openingSound } from "../../language/words/sounds.ts";
 import type { WordTable } from "../../language/words/words.ts";
 import type { Choice } from "../check.ts";
 import type { Match } from "./matcher.ts";
@@ -16,14 +17,31 @@ export function markedRange({ pattern, bounds }: Match, { units }: Syntax) {
 
 /** The ways to mend a match, each fit to stand in the place of the marked text. */
 export function choicesOf(match: Match, syntax: Syntax, table: WordTable): Choice[] {
-  const { from, to } = markedRange(match, syntax);
+  const { from, to, first, last } = markedRange(match, syntax);
   const choices: Choice[] = [];
   for (const mend of match.pattern.mends) {
     const text = mendText(mend, match, syntax, table);
-    const choice = replaceBy(syntax.text, from, to, text);
+    const next = text === "" ? (syntax.words[last]?.form ?? "") : text;
+    const choice = withArticle(replaceBy(syntax.text, from, to, text), next, syntax, first);
     if (!choices.some(({ label }) => label === choice.label)) choices.push(choice);
   }
   return choices;
+}
+
+/** "an actual fact" becomes "a fact": the article before what is changed goes with what follows it now. */
+function withArticle(choice: Choice, next: string, { units, text }: Syntax, first: number): Choice {
+  const article = units[first - 1];
+  if (!article) return choice;
+  const { from, to } = article;
+  const written = text.slice(from, to);
+  const [word = ""] = /^[\p{L}’'-]+/u.exec(next) ?? [];
+  if (!/^an?$/i.test(written) || word === "") return choice;
+  const opening = openingSound(word);
+  const fitting =
+    opening === "vowel" ? "an" : opening === "consonant" ? "a" : written.toLowerCase();
+  if (fitting === written.toLowerCase()) return choice;
+  const insert = written.startsWith("A") ? capitalised(fitting) : fitting;
+  return { ...choice, edits: [{ from, to, insert }, ...choice.edits] };
 }
 
 function mendText(mend: Mend, { bounds }: Match, syntax: Syntax, table: WordTable): string {
