@@ -54,8 +54,10 @@ function examine(block: AnalysedBlock, language: Language): UnknownWord[] {
   const facts: UnknownWord[] = [];
   const kinds = new WordKinds(block, language);
   let openings: Set<number> | null = null;
+  let neighbourhood: Neighbourhood | null = null;
   const add = (from: number, to: number, word: string, index: number, own: number) => {
     openings ??= sentenceOpenings(block);
+    neighbourhood ??= new Neighbourhood(block);
     facts.push({
       from,
       to,
@@ -64,7 +66,7 @@ function examine(block: AnalysedBlock, language: Language): UnknownWord[] {
       kinds: own,
       opening: openings.has(from),
       named: block.kind === "reference" || followsTitle(block, index),
-      company: companyOf(block, index, from),
+      company: neighbourhood.companyOf(index),
     });
   };
   for (const { from, to, text: word, bits, token, order, count } of block.unusual) {
@@ -111,28 +113,43 @@ const LISTED = 2;
 /** Of its words, how many a block of terms leaves unknown. */
 const TERMS_SHARE = 0.2;
 
-function companyOf(block: AnalysedBlock, index: number, from: number): Company {
-  const { tokens, text, unusual } = block;
-  const token = tokens[index];
-  if (token?.kind !== "word") return "joined";
-  const own = unusual.find((part) => part.from === from);
-  if (own && own.count > 1) {
-    const others = unusual.filter((part) => part.token === index && part.from !== from);
-    if (others.some(({ bits, text: part }) => bits === 0 && !isPrefix(part))) return "joined";
+/** What stands around the unknown words of one block. */
+class Neighbourhood {
+  /** Tokens with an unknown part, and how many such parts each has. */
+  private readonly unknown = new Map<number, number>();
+  private readonly isListing: boolean;
+
+  constructor(private readonly block: AnalysedBlock) {
+    for (const { bits, token, text } of block.unusual) {
+      if (bits !== 0 || isPrefix(text)) continue;
+      this.unknown.set(token, (this.unknown.get(token) ?? 0) + 1);
+    }
+    let words = 0;
+    for (const { kind } of block.tokens) if (kind === "word") words++;
+    this.isListing =
+      block.kind === "cell" ||
+      block.kind === "reference" ||
+      (this.unknown.size > 1 && this.unknown.size >= TERMS_SHARE * words);
   }
-  const words = tokens.filter(({ kind }) => kind === "word").length;
-  const unknown = new Set(unusual.flatMap((part) => (part.bits === 0 ? [part.token] : [])));
-  if (block.kind === "cell" || block.kind === "reference") return "unknown";
-  if (unknown.size > 1 && unknown.size >= TERMS_SHARE * words) return "unknown";
-  const others = new Set<string>();
-  for (let at = index - NEIGHBOURS; at <= index + NEIGHBOURS; at++) {
-    const near = tokens[at];
-    if (at === index || !near) continue;
-    const strange = near.kind === "identifier" || near.kind === "address";
-    if (strange || unknown.has(at)) others.add(text.slice(near.from, near.to).toLowerCase());
+
+  /** What stands around the unknown word in a token. */
+  companyOf(index: number): Company {
+    const { tokens } = this.block;
+    if (tokens[index]?.kind !== "word" || (this.unknown.get(index) ?? 0) > 1) return "joined";
+    if (this.isListing) return "unknown";
+    const others = new Set<string>();
+    for (let at = index - NEIGHBOURS; at <= index + NEIGHBOURS; at++) {
+      const strange = tokens[at]?.kind === "identifier" || tokens[at]?.kind === "address";
+      if (at !== index && (strange || this.unknown.has(at))) others.add(this.textOf(at));
+    }
+    others.delete(this.textOf(index));
+    return others.size >= LISTED ? "joined" : others.size > 0 ? "unknown" : "none";
   }
-  others.delete(text.slice(token.from, token.to).toLowerCase());
-  return others.size >= LISTED ? "joined" : others.size > 0 ? "unknown" : "none";
+
+  private textOf(index: number): string {
+    const { from = 0, to = 0 } = this.block.tokens[index] ?? {};
+    return this.block.text.slice(from, to).toLowerCase();
+  }
 }
 
 function isPartOfBroken({ text, tokens }: AnalysedBlock, index: number, { lexicon }: Language) {
