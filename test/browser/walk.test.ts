@@ -229,7 +229,7 @@ describe("the walk", () => {
     await page.getByRole("checkbox", { name: "Check while typing" }).click();
     await page.locator("body").press("e");
     await page.keyboard.press("End");
-    await page.keyboard.type(" hapened");
+    await page.keyboard.type(" hapened ");
     await page.keyboard.press("Escape");
     await untilKept(page);
     const rail = page.getByRole("navigation", { name: "Passes" });
