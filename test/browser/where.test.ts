@@ -92,7 +92,7 @@ describe("undo and redo", () => {
 describe("marks without corrections", () => {
   test("offer none anywhere", async () => {
     const { page, close } = await openText(
-      "The violent gale met a violent tide. A violent wave met a violent wind.\n",
+      "The violent gale met a violent tide. A violent wave came in.\n",
     );
     await untilRead(page);
     await rail(page)
