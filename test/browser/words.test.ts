@@ -112,6 +112,9 @@ describe("switches of a document", () => {
     const { page, close } = await openBrowser();
     await openShelf(page);
     await openFile(page, "n.txt", "The patient had orthopnea and recieved oxygen.\n");
+    await page.locator("footer", { hasText: "of 1" }).waitFor();
+    await page.getByText("Left alone").click();
+    await page.getByRole("checkbox", { name: "Words that look like terms" }).click();
     await page.locator("footer", { hasText: "of 2" }).waitFor();
     await page.getByText("Subject lists").click();
     await page.getByRole("checkbox", { name: "Medicine" }).click();
@@ -127,6 +130,7 @@ describe("switches of a document", () => {
     await openFile(page, "n.txt", "The GHTO read it at www.gannet-hed.example and recieved it.\n");
     await page.locator("footer", { hasText: "of 1" }).waitFor();
     await page.getByText("Left alone").click();
+    await page.getByRole("checkbox", { name: "Words that look like terms" }).click();
     await page.getByRole("checkbox", { name: "Words in capitals" }).click();
     await page.locator("footer", { hasText: "of 2" }).waitFor();
     await close();
@@ -137,7 +141,7 @@ describe("a sheet", () => {
   test("is walked cell by cell with addresses, and only what is corrected changes", async () => {
     const { page, errors, close } = await openBrowser();
     await openShelf(page);
-    const source = "Item,Name,Count\r\nGH-104,Tide staf,12\r\nGH-105,Recieved floats,3\r\n";
+    const source = "Item,Name,Count\r\nGH-104,Seperate staff,12\r\nGH-105,Recieved floats,3\r\n";
     await openFile(page, "stock.csv", source);
     await slip(page).getByRole("button", { name: /^1/ }).waitFor();
     assert.match((await page.locator(".dr-margin").textContent()) ?? "", /B2/);
