@@ -212,20 +212,21 @@ const EACH_PAIR = 6;
 export function pairwiseResults(part: Part) {
   const sets = choiceSets(readFileSync(path.join(DATA, "choice-sets.txt"), "utf8"));
   const places = new Map<string, { text: string; from: number; to: number }[]>();
+  const patterns = [...new Set(sets.flatMap(({ words }) => words))].map(
+    (word) => [word, new RegExp(`(?<![\\w'-])${word}(?![\\w'-])`)] as const,
+  );
   for (const { text, sentences } of brownTexts()
     .filter((one) => one.part === part)
     .flatMap((one) => one.blocks)) {
     for (const { from, to } of sentences) {
       const own = text.slice(from, to);
       if (own.includes('"')) continue;
-      for (const { words } of sets) {
-        for (const word of words) {
-          const at = new RegExp(`(?<![\\w'-])${word}(?![\\w'-])`).exec(own)?.index ?? -1;
-          const known = places.get(word) ?? [];
-          if (at < 0 || known.length >= EACH_PAIR) continue;
-          known.push({ text: own, from: at, to: at + word.length });
-          places.set(word, known);
-        }
+      for (const [word, pattern] of patterns) {
+        const known = places.get(word) ?? [];
+        const at = known.length < EACH_PAIR ? own.search(pattern) : -1;
+        if (at < 0) continue;
+        known.push({ text: own, from: at, to: at + word.length });
+        places.set(word, known);
       }
     }
   }

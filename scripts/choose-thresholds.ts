@@ -181,7 +181,6 @@ export function chooseThresholds(
     offers.sort((a, b) => b.gain - a.gain);
     let used = 0;
     let found = 0;
-    const chosen: number[] = [];
     for (const { model, typed, before, steps, gain } of offers) {
       if (gain < (model.kind === "words" ? LEAST_GAIN_OF_WORDS : LEAST_GAIN)) break;
       const affordable = steps.findLast(({ alarms }) => used + alarms - before.alarms <= budget);
@@ -192,12 +191,12 @@ export function chooseThresholds(
       }
       if (affordable !== steps.at(-1)) break;
     }
-    for (const model of models) {
-      if (shareOf(model) === share) chosen.push(...model[level].flatMap((lead) => lead ?? []));
-    }
-    chosen.sort((a, b) => a - b);
+    const chosen = models
+      .filter((model) => shareOf(model) === share)
+      .flatMap((model) => model[level].flatMap((lead) => lead ?? []))
+      .sort((a, b) => a - b);
+    const middle = chosen[Math.floor(chosen.length / 2)];
     for (const { model, typed } of rare) {
-      const middle = chosen[Math.floor(chosen.length / 2)];
       model[level][typed] = middle === undefined ? null : Math.max(LEAD_OF_RARE, middle);
     }
     return `${share} (${level}): ${((100 * found) / planted).toFixed(1)}% of the planted found out of fold, ${((1000 * used) / proseWords).toFixed(3)} false alarms per 1,000 words expected`;

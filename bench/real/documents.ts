@@ -89,7 +89,7 @@ async function documentOf(file: string, source: Source, part = 0) {
   const { lexicon } = loadLanguage();
   if (/\.html?(?:\.en)?$/.test(file)) {
     const page = readPage(file);
-    const text = opening(page.text.replace(/\n+/g, "\n").trim() === "" ? "" : page.text);
+    const text = opening(page.text);
     const spans = page.spans.filter(({ to }) => to <= text.length);
     const variety = guessVariety(text, lexicon, "en-US");
     const kind: Kind = "specification";

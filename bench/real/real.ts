@@ -4,7 +4,7 @@ import { seeded } from "../../scripts/seeded.ts";
 import { loadLanguage } from "../../src/command/checking.ts";
 import { Engine } from "../../src/core/engine/engine.ts";
 import type { Mark } from "../../src/core/engine/mark.ts";
-import { applyEdits, moveEdits } from "../../src/core/manuscript/edits.ts";
+import { applyEdits } from "../../src/core/manuscript/edits.ts";
 import { type Half, type RealDocument, realDocuments } from "./documents.ts";
 import { plantedMisspellings } from "./planted.ts";
 import { type Slip, writtenTexts } from "./writers.ts";
@@ -225,7 +225,7 @@ async function reportWriters(half: Half): Promise<void> {
           to: slip.to - mark.start,
           insert: slip.right,
         };
-        const meant = applyEdits(block, moveEdits([local], 0));
+        const meant = applyEdits(block, [local]);
         const squeeze = (one: string) => one.replace(/\s+/g, " ").replace(/ (?=[.,;])/g, "");
         return squeeze(mended) === squeeze(meant) || choice.label === slip.right;
       });

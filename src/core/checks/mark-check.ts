@@ -1,6 +1,7 @@
 import type { AnalysedBlock, Language } from "../language/analysis.ts";
 import type { PhraseList } from "../language/phrases/phrase-lists.ts";
 import { CODE, QUOTED, type Syntax } from "../language/phrases/syntax.ts";
+import { hasManySigns, signs } from "../language/text/structure.ts";
 import type { BlockKind } from "../manuscript/model.ts";
 import type { Card, Weight } from "./card.ts";
 import type { Check, Choice, MarkFact } from "./check.ts";
@@ -169,24 +170,17 @@ const last: { block: AnalysedBlock | null; listing: boolean } = { block: null, l
 
 function isListing(block: AnalysedBlock): boolean {
   if (last.block !== block) {
-    last.listing = looksLikeCode(block.text);
+    last.listing = hasManySigns(block.text, LISTING_SIGNS, FEWEST_SIGNS, LISTING_SHARE);
     last.block = block;
   }
   return last.listing;
 }
 
 /** A listing without its markup: brackets, signs and slashes among few words. */
-function looksLikeCode(text: string): boolean {
-  let signs = 0;
-  for (let at = 0; at < text.length; at++) signs += CODE_SIGNS[text.charCodeAt(at)] ?? 0;
-  return signs > 2 && signs > CODE_SHARE * text.length;
-}
-
-/** By the character's code, 1 for a sign of code. */
-const CODE_SIGNS = new Uint8Array(128);
-for (const sign of "{}<>=\\|_`#$*[]~^&+") CODE_SIGNS[sign.charCodeAt(0)] = 1;
+const LISTING_SIGNS = signs("{}<>=\\|_`#$*[]~^&+");
 /** Of all characters; running text with a formula or a path in it stays below. */
-const CODE_SHARE = 0.035;
+const LISTING_SHARE = 0.035;
+const FEWEST_SIGNS = 3;
 
 function filled(reason: string, text: string, from: number, to: number, choices: Choice[]): string {
   if (!reason.includes("{")) return reason;

@@ -57,7 +57,6 @@ export class Findings {
     before: readonly Fact[] | undefined,
     now: readonly Fact[] | undefined,
   ): void {
-    if (!before?.length && !now?.length) return;
     const block = this.host.block(index);
     if (block) this.keyed?.replace(index, block, before, now);
     this.stale.add(index);

@@ -51,13 +51,8 @@ export class KeyedFacts {
   }
 
   /** Puts a block's facts in the place of those it had; the first reader of the tallies does it for all. */
-  replace(
-    index: number,
-    block: Block,
-    before: readonly Fact[] | undefined,
-    now: readonly Fact[] | undefined,
-  ): void {
-    if (this.first) this.tallies.replace(index, block, before, now);
+  replace(...change: Parameters<Tallies["replace"]>): void {
+    if (this.first) this.tallies.replace(...change);
   }
 
   /**

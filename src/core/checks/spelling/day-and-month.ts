@@ -5,8 +5,7 @@ import { dayAndMonth as card } from "./cards.ts";
 /** The name of a day or month without its capital. */
 export const dayAndMonth: Check = {
   ...card,
-  examine({ kind, text, tokens, unusual }) {
-    if (kind === "code") return [];
+  examine({ text, tokens, unusual }) {
     const facts: Fact[] = [];
     for (const { from, text: written, token } of unusual) {
       const word = written.replace(/['’]s$/, "");

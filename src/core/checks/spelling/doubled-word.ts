@@ -30,8 +30,7 @@ export const doubledWord: Check<DoubledWord> = {
   },
 };
 
-function examine({ kind, text, tokens }: AnalysedBlock): DoubledWord[] {
-  if (kind === "code") return [];
+function examine({ text, tokens }: AnalysedBlock): DoubledWord[] {
   const facts: DoubledWord[] = [];
   for (const [index, token] of tokens.entries()) {
     const before = tokens[index - 1];

@@ -1,3 +1,4 @@
+import { isOneEdit } from "../../language/corrections/edit-cost.ts";
 import { withoutPossessive } from "../../language/words/known.ts";
 import type { Across, Check, Circumstances, Fact } from "../check.ts";
 import { times } from "../telling.ts";
@@ -75,8 +76,7 @@ const across: Across<UsedName, Counts, Usual> = {
 /** A name that stands in one place otherwise than everywhere else. */
 export const oddName: Check<UsedName> = {
   ...card,
-  examine({ kind, unusual }) {
-    if (kind === "code") return [];
+  examine({ unusual }) {
     return unusual.flatMap(({ from, text, bits, count }) => {
       const name = withoutPossessive(text.replaceAll("’", "'"));
       if (bits !== 0 || count > 1 || name.length < SHORTEST) return [];
@@ -91,21 +91,7 @@ export const oddName: Check<UsedName> = {
   },
 };
 
-/** One letter too many, too few, another, or two swapped; a plural or possessive is none. */
+/** One letter apart, or two swapped; a plural or possessive is none. */
 function differsByOne(one: string, other: string): boolean {
-  if (Math.abs(one.length - other.length) > 1) return false;
-  if (`${one}s` === other || `${other}s` === one) return false;
-  let from = 0;
-  while (from < one.length && one[from] === other[from]) from++;
-  let back = 0;
-  while (
-    back < Math.min(one.length, other.length) - from &&
-    one[one.length - 1 - back] === other[other.length - 1 - back]
-  ) {
-    back++;
-  }
-  const left = one.slice(from, one.length - back);
-  const right = other.slice(from, other.length - back);
-  if (left.length <= 1 && right.length <= 1) return true;
-  return left.length === 2 && left[0] === right[1] && left[1] === right[0];
+  return `${one}s` !== other && `${other}s` !== one && isOneEdit(one, other);
 }

@@ -29,7 +29,6 @@ export const VARIETY_NAMES: Record<Variety, string> = {
 export const otherVariety: Check<VarietyWord> = {
   ...card,
   examine(block) {
-    if (block.kind === "code") return [];
     const facts: VarietyWord[] = [];
     let openings: Set<number> | null = null;
     for (const { from, to, text: word, bits, token, order, count } of block.unusual) {
@@ -40,9 +39,6 @@ export const otherVariety: Check<VarietyWord> = {
       openings ??= sentenceOpenings(block);
       const inside = !openings.has(block.tokens[token]?.from ?? -1);
       if (inside && block.kind !== "heading" && /^\p{Lu}\p{Ll}/u.test(word)) continue;
-      if (block.spans.some((span) => span.kind === "code" && from >= span.from && to <= span.to)) {
-        continue;
-      }
       const key = withoutPossessive(word.replaceAll("’", "'")).toLowerCase();
       facts.push({ from, to, word, key, bits, twin });
     }

@@ -1,5 +1,5 @@
 import type { Language } from "../../language/analysis.ts";
-import { channelCost } from "../../language/corrections/edit-cost.ts";
+import { channelCost, isOneEdit } from "../../language/corrections/edit-cost.ts";
 import { wordList } from "../../language/words/word-lists.ts";
 import type { Circumstances } from "../check.ts";
 
@@ -122,20 +122,6 @@ export function evidenceOf(
   if (use.again && frequency < commonFor(key)) slip -= OFTEN;
   if (isBuilt(key, language)) slip -= BUILT;
   return slip;
-}
-
-/** One letter too many, too few or another, or two swapped. */
-function isOneEdit(typed: string, meant: string): boolean {
-  let from = 0;
-  while (from < typed.length && typed[from] === meant[from]) from++;
-  let end = 0;
-  const shorter = Math.min(typed.length, meant.length);
-  while (end < shorter - from && typed.at(-1 - end) === meant.at(-1 - end)) end++;
-  const left = typed.length - from - end;
-  const right = meant.length - from - end;
-  if (left <= 1 && right <= 1) return true;
-  const swapped = typed[from] === meant[from + 1] && typed[from + 1] === meant[from];
-  return left === 2 && right === 2 && swapped;
 }
 
 /** Endings that make words of any noun or verb. */

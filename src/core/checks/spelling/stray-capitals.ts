@@ -12,9 +12,8 @@ interface StrayCapital extends Fact {
 }
 
 function frequencyOf(text: string, lexicon: Lexicon): number {
-  const lower = text.toLowerCase();
-  const capitalised = text.slice(0, 1) + lower.slice(1);
-  return Math.max(lexicon.frequency(lower), lexicon.frequency(capitalised));
+  const forms = [text.toLowerCase(), withoutStrayCapitals(text, "two")];
+  return Math.max(...forms.map((form) => lexicon.frequency(form)));
 }
 
 /** log2 of a word's count in 50 million from which on two capitals are a slip. */
@@ -25,15 +24,11 @@ export function strayCapitalsCheck(card: Card, wrong: StrayCapitals): Check<Stra
   return {
     ...card,
     examine(block, { lexicon, terms }) {
-      if (block.kind === "code") return [];
       return block.unusual.flatMap(({ from, to, text }) => {
         if (strayCapitals(text, lexicon) !== wrong || terms.has(text)) return [];
         // "GLib" is a name; of "THe" the word is an everyday one.
         if (wrong === "two" && frequencyOf(text, lexicon) < EVERYDAY) return [];
-        const inCode = block.spans.some(
-          (span) => span.kind === "code" && from >= span.from && to <= span.to,
-        );
-        return inCode ? [] : [{ from, to, word: text }];
+        return [{ from, to, word: text }];
       });
     },
     conclude: ({ from, to, word }, { words }) =>

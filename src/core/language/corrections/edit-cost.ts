@@ -220,3 +220,17 @@ function align(typed: string, meant: string): { costs: Float64Array; steps: Uint
   }
   return { costs, steps };
 }
+
+/** One letter too many, too few or another, or two swapped. */
+export function isOneEdit(typed: string, meant: string): boolean {
+  let from = 0;
+  while (from < typed.length && typed[from] === meant[from]) from++;
+  let end = 0;
+  const shorter = Math.min(typed.length, meant.length);
+  while (end < shorter - from && typed.at(-1 - end) === meant.at(-1 - end)) end++;
+  const left = typed.length - from - end;
+  const right = meant.length - from - end;
+  if (left <= 1 && right <= 1) return true;
+  const swapped = typed[from] === meant[from + 1] && typed[from + 1] === meant[from];
+  return left === 2 && right === 2 && swapped;
+}

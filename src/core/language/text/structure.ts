@@ -28,12 +28,29 @@ const DRAWN = /^[|+](?:[-=+]{3,}|[^|]*\|[^|]*\|)/;
 /** A command after a prompt. */
 const PROMPT = /^(?:[$%#>]|>>>|\w+@[\w-]+[:~$#]+|[A-Z]:\\\S*>) +\S/;
 
-/** By the character's code, 1 for a sign of code. */
-const CODE_SIGNS = new Uint8Array(128);
-for (const sign of "{}<>=\\|_`#$*[]~^&+@;") CODE_SIGNS[sign.charCodeAt(0)] = 1;
+const CODE_SIGNS = signs("{}<>=\\|_`#$*[]~^&+@;");
 /** Of all characters; running text with a formula or a path in it stays below. */
 const CODE_SHARE = 0.08;
 const FEWEST_SIGNS = 3;
+
+/** By the character's code, 1 for each sign. */
+export function signs(text: string): Uint8Array {
+  const table = new Uint8Array(128);
+  for (const sign of text) table[sign.charCodeAt(0)] = 1;
+  return table;
+}
+
+/** Whether at least so many of a text's characters are signs, and more than a share of them all. */
+export function hasManySigns(
+  text: string,
+  table: Uint8Array,
+  least: number,
+  share: number,
+): boolean {
+  let count = 0;
+  for (let at = 0; at < text.length; at++) count += table[text.charCodeAt(at)] ?? 0;
+  return count >= least && count > share * text.length;
+}
 
 /** What stands in running text and is none: each is one stretch. */
 const INLINE_CODE = new RegExp(
@@ -90,10 +107,7 @@ function isInColumns(text: string): boolean {
 }
 
 function isListing(text: string): boolean {
-  if (/^[[{].*"\s*:/.test(text)) return true;
-  let signs = 0;
-  for (let at = 0; at < text.length; at++) signs += CODE_SIGNS[text.charCodeAt(at)] ?? 0;
-  return signs >= FEWEST_SIGNS && signs > CODE_SHARE * text.length;
+  return /^[[{].*"\s*:/.test(text) || hasManySigns(text, CODE_SIGNS, FEWEST_SIGNS, CODE_SHARE);
 }
 
 /** Signs without which no pattern of code matches. */

@@ -4,7 +4,7 @@ import { type Lexicon, VARIETY_BITS } from "./lexicon.ts";
 import { wordList } from "./word-lists.ts";
 
 /** How US spellings differ elsewhere, the first that the variety's dictionary has being taken. */
-const RESPELLINGS: readonly (readonly [RegExp, string])[] = [
+const RESPELLINGS: Rules = [
   [/iz(e|es|ed|ing|ation|ations)$/, "is$1"],
   [/yz(e|es|ed|ing)$/, "ys$1"],
   [/or(s|ed|ing|able|ful|ite)?$/, "our$1"],
@@ -26,12 +26,20 @@ export function respell(text: string, variety: Variety, lexicon: Lexicon): strin
     const lower = word.toLowerCase();
     const varieties = lexicon.varieties(lower);
     if (varieties === 0 || varieties & bit) return word;
-    for (const [pattern, replacement] of RESPELLINGS) {
-      const other = lower.replace(pattern, replacement);
-      if (other !== lower && lexicon.varieties(other) & bit) return likeOriginal(other, word);
-    }
-    return word;
+    const other = byRules(lower, RESPELLINGS, (one) => (lexicon.varieties(one) & bit) !== 0);
+    return other === null ? word : likeOriginal(other, word);
   });
+}
+
+type Rules = readonly (readonly [RegExp, string])[];
+
+/** The first that a rule makes of a word and that is accepted; null where none is. */
+function byRules(lower: string, rules: Rules, accepts: (other: string) => boolean): string | null {
+  for (const [pattern, replacement] of rules) {
+    const other = lower.replace(pattern, replacement);
+    if (other !== lower && accepts(other)) return other;
+  }
+  return null;
 }
 
 /** British spellings and the US ones of the same words, where no rule leads from one to the other. */
@@ -44,7 +52,7 @@ const COUNTERPARTS = new Map(
 );
 
 /** From British endings to US ones; the other way round is `RESPELLINGS`. */
-const TO_US: readonly (readonly [RegExp, string])[] = [
+const TO_US: Rules = [
   [/is(e|es|ed|ing|er|ers|ation|ations)$/, "iz$1"],
   [/ys(e|es|ed|ing|er|ers)$/, "yz$1"],
   [/our/, "or"],
@@ -64,11 +72,7 @@ export function counterpartOf(lower: string, variety: Variety, lexicon: Lexicon)
   const bit = VARIETY_BITS[variety];
   const known = COUNTERPARTS.get(lower);
   if (known && lexicon.varieties(known) & bit) return known;
-  for (const rules of [TO_US, RESPELLINGS]) {
-    for (const [pattern, replacement] of rules) {
-      const other = lower.replace(pattern, replacement);
-      if (other !== lower && lexicon.varieties(other) & bit && !lexicon.isRare(other)) return other;
-    }
-  }
-  return null;
+  const accepts = (other: string) =>
+    (lexicon.varieties(other) & bit) !== 0 && !lexicon.isRare(other);
+  return byRules(lower, TO_US, accepts) ?? byRules(lower, RESPELLINGS, accepts);
 }
