@@ -72,9 +72,13 @@ try {
   await press(page, "s", "Enter");
   await settle(page);
   await shoot(page, "desk");
-  await press(page, "ArrowUp");
+  await passes.getByRole("button", { name: /^Wording/ }).click();
+  await settle(page);
+  await press(page, "ArrowDown");
   await settle(page);
   await shoot(page, "occurrences");
+  await passes.getByRole("button", { name: /^Spelling/ }).click();
+  await settle(page);
   await page.keyboard.press("b");
   await settle(page);
   await shoot(page, "all-marks");
@@ -83,8 +87,15 @@ try {
   await page.getByRole("button", { name: "Decisions" }).click();
   await settle(page);
   await shoot(page, "decisions");
-  await press(page, "m");
-  await page.getByRole("article").getByRole("listitem").first().waitFor();
+  // The first mark from here whose word has an entry.
+  const meaning = page.getByRole("article").getByRole("listitem").first();
+  for (let tries = 0; tries < 5; tries++) {
+    await press(page, "m");
+    await settle(page);
+    if (await meaning.isVisible()) break;
+    await press(page, "ArrowDown");
+  }
+  await meaning.waitFor();
   await settle(page);
   await shoot(page, "word-entry");
   await page.getByRole("button", { name: "Export…" }).click();
