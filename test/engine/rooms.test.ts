@@ -22,15 +22,15 @@ import { seeded } from "../support/random.ts";
 describe("a sorted list", () => {
   test("stays sorted and without doubles, whatever goes in and out", () => {
     const random = seeded(5);
-    const list: number[] = [];
+    let list: number[] = [];
     const known = new Set<number>();
     for (let step = 0; step < 2000; step++) {
       const value = Math.floor(random() * 60);
       if (random() < 0.6) {
-        insertSorted(list, value);
+        list = insertSorted(list, value);
         known.add(value);
       } else {
-        removeSorted(list, value);
+        list = removeSorted(list, value);
         known.delete(value);
       }
       assert.deepEqual(

@@ -9,7 +9,7 @@ import { respell } from "../language/words/respell.ts";
 import { DocumentVocabulary } from "../language/words/vocabulary.ts";
 import { applyEdits, moveEdits } from "../manuscript/edits.ts";
 import { blockIndexAt, copyLayout, shiftBlocks, shiftSpans } from "../manuscript/layout.ts";
-import type { Block, Edit, Manuscript, Span } from "../manuscript/model.ts";
+import type { Block, Edit, Manuscript, Range, Span } from "../manuscript/model.ts";
 import { addCounts, type Counts, NO_COUNTS, subtractCounts } from "../readings/counts.ts";
 import type { Examined } from "./examined.ts";
 import { Examiner } from "./examiner.ts";
@@ -30,7 +30,7 @@ const LEAST_ERRORS = 4;
 const SHORT_TEXT = 150;
 const NO_MARKS: readonly Mark[] = [];
 const NONE: readonly Findings[] = [];
-const NO_FACTS: Examined["facts"] = [];
+const NO_FACTS: Examined["facts"] = new Map();
 
 /**
  * Runs the checks over a manuscript and keeps marks, groups and tables up to date through edits. Each
@@ -82,7 +82,7 @@ export class Engine {
    */
   *examineAll(passes: readonly Pass[] = PASSES): Generator<number> {
     this.examiner.add(passes);
-    const spansByBlock = this.groupSpans();
+    const spansByBlock = this.byBlock(this.spans);
     for (let index = 0; index < this.blocks.length; index++) {
       this.examined[index] = this.examine(index, spansByBlock.get(index) ?? []);
       if (index % BATCH === BATCH - 1) yield index + 1;
@@ -170,13 +170,7 @@ export class Engine {
    * have dropped some.
    */
   edit(edits: readonly Edit[]): Report {
-    const byBlock = new Map<number, Edit[]>();
-    for (const edit of edits) {
-      const index = blockIndexAt(this.blocks, edit.from);
-      const own = byBlock.get(index);
-      if (own) own.push(edit);
-      else byBlock.set(index, [edit]);
-    }
+    const byBlock = this.byBlock(edits);
     for (const [index, own] of byBlock) {
       const { from } = this.blockRange(index);
       const before = this.texts[index] ?? "";
@@ -224,7 +218,7 @@ export class Engine {
       return check.choose(this.texts[mark.block] ?? "", mark, this.circumstances());
     }
     const order = CHECKS.findIndex(({ id }) => id === mark.rule);
-    const facts = (this.examined[mark.block]?.facts[order] ?? []) as readonly MarkFact[];
+    const facts = (this.examined[mark.block]?.facts.get(order) ?? []) as readonly MarkFact[];
     const fact = facts.find(({ from, to }) => from === mark.from && to === mark.to);
     return (fact?.choices ?? []).map((choice) => this.inVariety(choice));
   }
@@ -238,7 +232,7 @@ export class Engine {
 
   private examine(index: number, spans: Span[]): Examined {
     const block = this.blocks[index];
-    if (!block) return { analysed: null, facts: [], read: [], counts: NO_COUNTS };
+    if (!block) return { analysed: null, facts: NO_FACTS, read: [], counts: NO_COUNTS };
     const own = spans.map((span) => ({
       ...span,
       from: span.from - block.from,
@@ -279,7 +273,7 @@ export class Engine {
       if (appetite === "off" || !this.examiner.has(check.pass)) return [];
       const host = {
         block: (index: number) => this.blocks[index],
-        facts: (index: number): readonly Fact[] | undefined => this.drawn[index]?.[order],
+        facts: (index: number): readonly Fact[] | undefined => this.drawn[index]?.get(order),
       };
       const counting = check.across?.counting;
       const tallies = counting && (shared.get(counting) ?? new Tallies(counting, circumstances));
@@ -302,9 +296,9 @@ export class Engine {
     const now = this.examined[index]?.facts ?? NO_FACTS;
     this.drawn[index] = now;
     for (const findings of this.findings) {
-      const had = before[findings.order];
-      const has = now[findings.order];
-      if (had?.length || has?.length) findings.replace(index, had, has);
+      const had = before.get(findings.order);
+      const has = now.get(findings.order);
+      if (had || has) findings.replace(index, had, has);
     }
   }
 
@@ -427,13 +421,14 @@ export class Engine {
     return { ...(before?.counts === counts ? {} : { counts }), ...(same ? {} : { withheld }) };
   }
 
-  private groupSpans(): Map<number, Span[]> {
-    const groups = new Map<number, Span[]>();
-    for (const span of this.spans) {
-      const index = blockIndexAt(this.blocks, span.from);
+  /** Edits or spans by the block they begin in. */
+  private byBlock<Item extends Range>(items: readonly Item[]): Map<number, Item[]> {
+    const groups = new Map<number, Item[]>();
+    for (const item of items) {
+      const index = blockIndexAt(this.blocks, item.from);
       const group = groups.get(index);
-      if (group) group.push(span);
-      else groups.set(index, [span]);
+      if (group) group.push(item);
+      else groups.set(index, [item]);
     }
     return groups;
   }

@@ -1,6 +1,5 @@
 import type { Pass } from "../checks/card.ts";
 import type { Fact, MarkFact } from "../checks/check.ts";
-import { CHECKS } from "../checks/index.ts";
 import type { AnalysedBlock } from "../language/analysis.ts";
 import { moveEdits } from "../manuscript/edits.ts";
 import type { Range, Span } from "../manuscript/model.ts";
@@ -12,14 +11,12 @@ import { addCounts, type Counts } from "../readings/counts.ts";
 export interface Examined {
   /** The analysis, kept until every pass has read it. */
   analysed: AnalysedBlock | null;
-  /** The facts of each check in the order of CHECKS; absent where its pass has not run. */
-  facts: (readonly Fact[] | undefined)[];
+  /** By a check's place in CHECKS, its facts, where it has any. */
+  facts: Map<number, readonly Fact[]>;
   /** The passes that have read it. */
   read: Pass[];
   counts: Counts;
 }
-
-const NO_FACTS: readonly Fact[] = [];
 
 /** The spans of a window, cut to it. */
 export function clipped(spans: readonly Span[], from: number, to: number): Span[] {
@@ -34,12 +31,14 @@ export function clipped(spans: readonly Span[], from: number, to: number): Span[
 
 /** What the windows of one block give, as the block's own; it is one paragraph, however many it has. */
 export function joined(parts: readonly Examined[], windows: readonly Range[]): Examined {
-  const facts: Examined["facts"] = CHECKS.map((_, order) =>
-    parts.flatMap((part, index) => {
-      const by = windows[index]?.from ?? 0;
-      return (part.facts[order] ?? NO_FACTS).map((fact) => moveFact(fact, by));
-    }),
-  );
+  const facts: Examined["facts"] = new Map();
+  for (const [index, part] of parts.entries()) {
+    const by = windows[index]?.from ?? 0;
+    for (const [order, own] of part.facts) {
+      const moved = own.map((fact) => moveFact(fact, by));
+      facts.set(order, [...(facts.get(order) ?? []), ...moved]);
+    }
+  }
   const counts = addCounts(parts.map((part) => part.counts));
   return {
     analysed: null,

@@ -18,7 +18,6 @@ const CHECKS_OF = Object.fromEntries(
   ]),
 ) as Record<Pass, { check: Check; order: number }[]>;
 const NO_MATCH: readonly Match[] = [];
-const NO_FACTS: readonly Fact[] = [];
 const NO_MATCHES: (readonly Match[] | undefined)[] = [];
 
 /**
@@ -45,7 +44,7 @@ export class Examiner {
     for (const examined of this.cache.values()) {
       examined.read = examined.read.filter((pass) => pass === "spelling");
       // Whoever has drawn conclusions from the old facts still holds these.
-      examined.facts = [...examined.facts];
+      examined.facts = new Map(examined.facts);
     }
   }
 
@@ -86,7 +85,7 @@ export class Examiner {
     let examined = this.cache.get(key);
     if (!examined) {
       const analysed = again();
-      examined = { analysed, facts: [], read: [], counts: countBlock(analysed) };
+      examined = { analysed, facts: new Map(), read: [], counts: countBlock(analysed) };
       this.cache.set(key, examined);
     }
     this.readFor(examined, again);
@@ -112,14 +111,14 @@ export class Examiner {
       for (const pass of lacking) {
         for (const { check, order } of CHECKS_OF[pass]) {
           const own = matches[order];
-          facts[order] =
-            (check.needsMatches && !own) || (!check.readsAll && isNoText)
-              ? NO_FACTS
-              : outsideCode(
-                  check,
-                  analysed,
-                  check.examine(analysed, this.language, own ?? NO_MATCH),
-                );
+          if ((check.needsMatches && !own) || (!check.readsAll && isNoText)) {
+            facts.delete(order);
+            continue;
+          }
+          const all = check.examine(analysed, this.language, own ?? NO_MATCH);
+          const found = outsideCode(check, analysed, all);
+          if (found.length > 0) facts.set(order, found);
+          else facts.delete(order);
         }
       }
       read.push(...lacking);

@@ -33,12 +33,12 @@ export class Gathering {
   private change(
     group: string,
     index: number,
-    how: (list: number[], value: number) => void,
+    how: (list: number[], value: number) => number[],
     moved: Set<number>,
   ): void {
-    const list = this.blocks.get(group) ?? [];
-    const before = list[0];
-    how(list, index);
+    const known = this.blocks.get(group) ?? [];
+    const before = known[0];
+    const list = how(known, index);
     if (list.length === 0) this.blocks.delete(group);
     else this.blocks.set(group, list);
     if (before === list[0]) return;

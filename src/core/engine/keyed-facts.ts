@@ -13,9 +13,9 @@ import { type Tallied, Tallies } from "./tallies.ts";
 
 /** What one check says of a key, and the levels at which it stands. */
 interface Standing {
-  verdict: Verdict | null;
-  from: number;
-  until: number;
+  readonly verdict: Verdict | null;
+  readonly from: number;
+  readonly until: number;
 }
 
 /**
@@ -30,6 +30,8 @@ export class KeyedFacts {
   private readonly first: boolean;
   private level = 0;
   private looked = 0;
+  /** The last one given: most keys stand as others do, and share it. */
+  private common = NOTHING;
 
   /** `tallies` may be read by other checks too, which must be settled together. */
   constructor(
@@ -141,7 +143,8 @@ export class KeyedFacts {
       this.crossings.add(until, entry);
     }
     if (now.verdict || Number.isFinite(from) || Number.isFinite(until)) {
-      this.standings.set(entry, now);
+      if (!isSame(this.common, now)) this.common = now;
+      this.standings.set(entry, this.common);
     } else this.standings.delete(entry);
     return now.verdict;
   }
@@ -153,6 +156,10 @@ const NOTHING: Standing = {
   from: Number.NEGATIVE_INFINITY,
   until: Number.POSITIVE_INFINITY,
 };
+
+function isSame(one: Standing, other: Standing): boolean {
+  return one.verdict === other.verdict && one.from === other.from && one.until === other.until;
+}
 
 function same(one: Verdict | null, other: Verdict | null): boolean {
   if (one === other) return true;

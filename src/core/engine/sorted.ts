@@ -12,20 +12,23 @@ function placeIn(list: readonly number[], value: number): number {
   return low;
 }
 
-/** Adds a number unless it is there; quick at the end. */
-export function insertSorted(list: number[], value: number): void {
+/** Lists up to this long are made anew: one that grows in place keeps room for many more. */
+const SHORT = 16;
+
+/** The list with a number added unless it is there; quick at the end. A long list is itself changed. */
+export function insertSorted(list: number[], value: number): number[] {
   const last = list[list.length - 1];
-  if (last === value) return;
-  if (last === undefined || last < value) {
-    list.push(value);
-    return;
-  }
-  const at = placeIn(list, value);
-  if (list[at] !== value) list.splice(at, 0, value);
+  if (last === value) return list;
+  const at = last === undefined || last < value ? list.length : placeIn(list, value);
+  if (list[at] === value) return list;
+  if (list.length < SHORT) return list.toSpliced(at, 0, value);
+  list.splice(at, 0, value);
+  return list;
 }
 
-/** Takes a number out if it is there. */
-export function removeSorted(list: number[], value: number): void {
+/** The list with a number taken out if it is there; it is itself changed. */
+export function removeSorted(list: number[], value: number): number[] {
   const at = placeIn(list, value);
   if (list[at] === value) list.splice(at, 1);
+  return list;
 }

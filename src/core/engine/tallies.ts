@@ -7,7 +7,7 @@ export interface Tallied {
   readonly key: string;
   readonly tally: unknown;
   /** Blocks that have facts of it, ascending. */
-  readonly blocks: number[];
+  blocks: number[];
   /** Counted for the first time since all was last settled: each of its blocks was just put in. */
   fresh: boolean;
   touched: boolean;
@@ -58,13 +58,19 @@ export class Tallies {
     now: readonly Fact[] | undefined,
   ): void {
     if (!before || before.length === 0) {
-      for (const entry of this.count(now ?? [], block, 1)) insertSorted(entry.blocks, index);
+      for (const entry of this.count(now ?? [], block, 1)) {
+        entry.blocks = insertSorted(entry.blocks, index);
+      }
       return;
     }
     const left = this.count(before, block, -1);
     const kept = this.count(now ?? [], block, 1);
-    for (const entry of left) if (!kept.has(entry)) removeSorted(entry.blocks, index);
-    for (const entry of kept) if (!left.has(entry)) insertSorted(entry.blocks, index);
+    for (const entry of left) {
+      if (!kept.has(entry)) entry.blocks = removeSorted(entry.blocks, index);
+    }
+    for (const entry of kept) {
+      if (!left.has(entry)) entry.blocks = insertSorted(entry.blocks, index);
+    }
   }
 
   /** The keys of a fact under these circumstances. */

@@ -2,8 +2,6 @@ import type { Across, Check, Verdict } from "../check.ts";
 import { closeRepetition as card } from "./cards.ts";
 import { byLemma, type ContentWord, contentWords, type LemmaTally } from "./repetition.ts";
 
-/** Words apart within which the ear still has the word. */
-const NEAR = 10;
 /** In a document, uses of one word from which on it may be its subject. */
 const SUBJECT = 4;
 
@@ -14,12 +12,7 @@ export const closeRepetition: Check<ContentWord> = {
   across: {
     counting: byLemma,
     judge: (_lemma, { count }) => ({ verdict: count < SUBJECT ? NEARNESS : null }),
-    speaks: ({ before, quoted, frequency }) =>
-      before !== null &&
-      !quoted &&
-      frequency <= NEAR_COMMON &&
-      before.apart <= NEAR &&
-      before.apart >= 2,
+    speaks: ({ before, quoted }) => before !== null && !quoted,
     find({ from, to, before }) {
       if (!before) return null;
       const reason = `“${before.word}” stands ${before.apart} words before. G shows the places, M other words.`;
@@ -31,5 +24,3 @@ export const closeRepetition: Check<ContentWord> = {
 
 /** Whatever is near counts. */
 const NEARNESS: Verdict = {};
-
-const NEAR_COMMON = 10.5;

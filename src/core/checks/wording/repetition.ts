@@ -8,12 +8,10 @@ export interface ContentWord extends Fact {
   lemma: string;
   /** As it is written. */
   word: string;
-  /** The same word before it in the block, as written there, and how many words before. */
+  /** The same rare word shortly before it in the block, as written there, and how many words before. */
   before: { word: string; apart: number } | null;
   quoted: boolean;
   noun: boolean;
-  /** log2 of its count in 50 million words. */
-  frequency: number;
 }
 
 /** Verbs, nouns, adjectives and adverbs that say something of the matter; not the commonest ones. */
@@ -44,15 +42,18 @@ function findContentWords(block: AnalysedBlock, { words: table }: Language): Con
     if (!noun && !verb && !TAG_SETS.ADJ[tag] && tag !== TAG.RB) continue;
     if (word.frequency > TOO_COMMON || word.frequency === 0) continue;
     if (!word.plain || (syntax.places[unit] ?? 0) & CODE) continue;
-    const { frequency } = word;
     const lemma = noun ? table.noun(word.form) : verb ? table.verb(word.form) : word.form;
     const { from, to } = syntax.units[unit] ?? NOWHERE;
     const quoted = ((syntax.places[unit] ?? 0) & QUOTED) !== 0;
-    const written = block.text.slice(from, to);
+    const slice = block.text.slice(from, to);
+    // Most words are in the table as they are written: one string for all of them.
+    const written = slice === word.form ? word.form : slice;
     const same = last.get(lemma);
     last.set(lemma, { word: written, at });
-    const before = same ? { word: same.word, apart: at - same.at } : null;
-    found.push({ from, to, lemma, word: written, before, quoted, noun, frequency });
+    const apart = same ? at - same.at : 0;
+    const near = same && word.frequency <= NEAR_COMMON && apart >= 2 && apart <= NEAR;
+    const before = near ? { word: same.word, apart } : null;
+    found.push({ from, to, lemma, word: written, before, quoted, noun });
   }
   return found;
 }
@@ -61,6 +62,9 @@ const NOWHERE = { from: 0, to: 0 };
 
 /** log2 of the count in 50 million words: "time", "good" and "know" lie above it. */
 const TOO_COMMON = 14.2;
+/** The ear keeps a rarer word for a line or two. */
+const NEAR_COMMON = 10.5;
+const NEAR = 10;
 
 export interface LemmaTally {
   count: number;
