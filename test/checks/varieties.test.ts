@@ -88,6 +88,42 @@ describe("the variety of a text", () => {
     assert.equal(guess("The colour of the harbour was organized and analysed."), "en-GB-oxendict");
   });
 
+  test("shows in capitals, rare words and words of one side", () => {
+    assert.equal(guess("Harbour Fees and Mooring"), "en-GB");
+    assert.equal(guess("We were away for a fortnight, whilst the lorry stood here."), "en-GB");
+    const british = (text: string) => guessVariety(text, language.lexicon, "en-GB");
+    assert.equal(british("He had gotten as far as the sidewalk."), "en-US");
+  });
+
+  test("shows in dates, titles, sums, addresses and the points of quotations", () => {
+    for (const text of [
+      "The mole was closed on 12 March and on 3rd May.",
+      "Mr Quill and Mrs Tarn came by the noon boat.",
+      "The lamp was called “the old lady”, and nobody knew why.",
+      "It cost £40 at the quay.",
+      "Boats leave at 6.30 pm.",
+      "Write to the tower, Leetmoor LM4 2QT.",
+    ]) {
+      assert.equal(guess(text), "en-GB", text);
+    }
+    for (const text of [
+      "The mole was closed on March 12, 1998.",
+      "Mr. Quill and Mrs. Tarn came by the noon boat.",
+      "Write to the tower, Leetmoor, MA 02139.",
+    ]) {
+      assert.equal(guessVariety(text, language.lexicon, "en-GB"), "en-US", text);
+    }
+  });
+
+  test("does not show in names", () => {
+    assert.equal(guess("We met Ms. Grey at Skerra Harbour and the Odeon Theatre."), "en-US");
+  });
+
+  test("speaks less against Canada, which shares habits of both", () => {
+    const canadian = (text: string) => guessVariety(text, language.lexicon, "en-CA");
+    assert.equal(canadian("The colour of the harbour on March 12, 1998."), "en-CA");
+  });
+
   test("is the fallback where nothing tells", () => {
     for (const variety of VARIETIES) {
       assert.equal(guessVariety("The tide turns at noon.", language.lexicon, variety), variety);
