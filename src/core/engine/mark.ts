@@ -22,6 +22,8 @@ export interface Mark {
   group: string;
   /** The group's first place stands for this one: it is listed there, and carries no mark. */
   follows: boolean;
+  /** What other checks say of the same mistake, for whom this mark speaks. */
+  also?: readonly { rule: string; reason: string }[];
 }
 
 /** A way to mend a mark, among the variants of its group. */

@@ -1,6 +1,7 @@
 import type { Check, Conclusion } from "../checks/check.ts";
 import type { Findings } from "./findings.ts";
 import type { Mark } from "./mark.ts";
+import { oneForEach } from "./one-mistake.ts";
 
 /** The block that marks are made for. */
 export interface MarkedBlock {
@@ -12,7 +13,7 @@ export interface MarkedBlock {
 
 /**
  * The marks of a block: what its checks find in it and a page has room for, in reading order; doubtful
- * ones only of the checks whose doubts are shown.
+ * ones only of the checks whose doubts are shown, and of several on one mistake the strongest.
  */
 export function marksOf(
   block: MarkedBlock,
@@ -20,6 +21,7 @@ export function marksOf(
   showsDoubts: (check: Check) => boolean,
 ): Mark[] {
   const marks: Mark[] = [];
+  const gathering = new Set<Mark>();
   for (const findings of all) {
     const found = findings.in(block.index);
     if (found.length === 0) continue;
@@ -30,12 +32,14 @@ export function marksOf(
       if (conclusion.unsure && !doubts) continue;
       const follower = follows[at] ?? false;
       if (!follower && room-- <= 0) continue;
-      marks.push(markOf(block, findings.check, conclusion, follower));
+      const mark = markOf(block, findings.check, conclusion, follower);
+      marks.push(mark);
+      if (conclusion.gathers) gathering.add(mark);
     }
   }
   marks.sort((a, b) => a.from - b.from || a.to - b.to);
   name(marks, block.id);
-  return marks;
+  return oneForEach(marks, (mark) => gathering.has(mark));
 }
 
 /** How many marks of a block are taken for errors: what tells whether a writer makes many. */
@@ -80,6 +84,8 @@ function name(marks: Mark[], block: string): void {
   }
 }
 
+const NOTHING: NonNullable<Mark["also"]> = [];
+
 /** Whether two lists of marks show and say the same. */
 export function sameMarks(one: readonly Mark[], other: readonly Mark[]): boolean {
   return (
@@ -94,7 +100,9 @@ export function sameMarks(one: readonly Mark[], other: readonly Mark[]): boolean
         mark.weight === twin.weight &&
         mark.group === twin.group &&
         mark.follows === twin.follows &&
-        mark.reason === twin.reason
+        mark.reason === twin.reason &&
+        (mark.also ?? NOTHING).map(({ reason }) => reason).join() ===
+          (twin.also ?? NOTHING).map(({ reason }) => reason).join()
       );
     })
   );

@@ -1,11 +1,16 @@
 import { useState } from "react";
 import type { Card } from "../../core/checks/card.ts";
+import { cardById } from "../../core/checks/cards.ts";
+import type { Mark } from "../../core/engine/mark.ts";
 
 /** How many of a check's examples the slip shows. */
 const EXAMPLES = 3;
 
-/** Behind “Why”: the rule, wrong and right beside each other, where the rule comes from. */
-export function Explanation({ check }: { check: Card }) {
+/**
+ * Behind “Why”: the rule, wrong and right beside each other, where the rule comes from; and what other
+ * checks say of the same mistake.
+ */
+export function Explanation({ check, also = [] }: { check: Card; also?: Mark["also"] }) {
   const [open, setOpen] = useState(false);
   const wrong = check.examples.flatMap((one) => ("wrong" in one ? [one] : [])).slice(0, EXAMPLES);
   const left = check.examples.find((one) => "leave" in one);
@@ -39,6 +44,11 @@ export function Explanation({ check }: { check: Card }) {
               Left alone: <span className="font-book">{left.leave}</span>
             </span>
           ) : null}
+          {also.map(({ rule, reason }) => (
+            <span key={rule} className="mt-1.5 block leading-snug">
+              <b className="font-semibold">Also: {cardById(rule)?.title.toLowerCase()}.</b> {reason}
+            </span>
+          ))}
           <span className="mt-1.5 block text-[13px] text-soft">
             Source: {check.source}.{" "}
             <a

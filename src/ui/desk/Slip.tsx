@@ -219,7 +219,7 @@ function reasonOf(subject: Exclude<Subject, null>, others: number, session: Desk
   return (
     <>
       {[mark.reason, note, same].filter(Boolean).join(" ")}{" "}
-      {check ? <Explanation check={check} key={mark.id} /> : null}
+      {check ? <Explanation check={check} also={mark.also} key={mark.id} /> : null}
     </>
   );
 }

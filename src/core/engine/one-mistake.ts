@@ -1,0 +1,52 @@
+import { PASSES } from "../checks/card.ts";
+import type { Mark } from "./mark.ts";
+
+/** Of what the longer of two marks covers, how much the other must cover to speak of the same mistake. */
+const SAME_SHARE = 0.6;
+const STRENGTH: Record<Mark["weight"], number> = { fix: 3, settle: 2, weigh: 1 };
+
+/**
+ * Of marks (in reading order) that speak of one mistake, the strongest, which tells what the others
+ * would say; of equals the one of the earlier pass, then the first. A mark that others of its group
+ * hang on stays, and so do those that hang on one.
+ */
+export function oneForEach(marks: readonly Mark[], stays: (mark: Mark) => boolean): Mark[] {
+  const silent = new Map<Mark, Mark>();
+  for (const [at, mark] of marks.entries()) {
+    for (let next = at + 1; next < marks.length; next++) {
+      const other = marks[next];
+      if (!other || other.from >= Math.max(mark.to, mark.from + 1)) break;
+      if (silent.has(mark) || silent.has(other) || !isSameMistake(mark, other)) continue;
+      const [strong, weak] = isStronger(other, mark) ? [other, mark] : [mark, other];
+      if (weak.follows || strong.follows || stays(weak)) continue;
+      silent.set(weak, strong);
+    }
+  }
+  if (silent.size === 0) return [...marks];
+  const also = new Map<Mark, { rule: string; reason: string }[]>();
+  for (const weak of silent.keys()) {
+    let speaker = silent.get(weak);
+    while (speaker && silent.has(speaker)) speaker = silent.get(speaker);
+    if (!speaker) continue;
+    const { rule, reason } = weak;
+    also.set(speaker, [...(also.get(speaker) ?? []), { rule, reason }]);
+  }
+  return marks
+    .filter((mark) => !silent.has(mark))
+    .map((mark) => {
+      const own = also.get(mark);
+      return own ? { ...mark, also: own } : mark;
+    });
+}
+
+function isSameMistake(one: Mark, other: Mark): boolean {
+  if (one.rule === other.rule) return false;
+  const longer = Math.max(one.to - one.from, other.to - other.from);
+  if (longer === 0) return one.from === other.from;
+  return Math.min(one.to, other.to) - Math.max(one.from, other.from) >= SAME_SHARE * longer;
+}
+
+function isStronger(one: Mark, other: Mark): boolean {
+  const by = STRENGTH[one.weight] - STRENGTH[other.weight];
+  return by !== 0 ? by > 0 : PASSES.indexOf(one.pass) < PASSES.indexOf(other.pass);
+}

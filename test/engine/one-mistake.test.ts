@@ -1,0 +1,105 @@
+import assert from "node:assert/strict";
+import { describe, test } from "node:test";
+import { loadLanguage } from "../../src/command/checking.ts";
+import { Engine } from "../../src/core/engine/engine.ts";
+import type { Mark } from "../../src/core/engine/mark.ts";
+import { oneForEach } from "../../src/core/engine/one-mistake.ts";
+import { linesManuscript } from "../../src/core/manuscript/lines.ts";
+
+function mark(from: number, to: number, more: Partial<Mark> = {}): Mark {
+  const rule = more.rule ?? `grammar/${from}-${to}`;
+  return {
+    id: `${rule}@${from}`,
+    rule,
+    pass: "grammar",
+    weight: "settle",
+    code: "x",
+    block: 0,
+    from,
+    to,
+    text: "x".repeat(to - from),
+    reason: `${rule} says so.`,
+    group: rule,
+    follows: false,
+    ...more,
+  };
+}
+
+const none = () => false;
+const rules = (marks: readonly Mark[]) => marks.map(({ rule }) => rule);
+
+describe("one mistake, one mark", () => {
+  test("the strongest speaks and tells what the other says", () => {
+    const weak = mark(4, 9, { rule: "wording/weak", pass: "wording", weight: "weigh" });
+    const strong = mark(4, 9, { rule: "grammar/strong", weight: "fix" });
+    const [only, ...more] = oneForEach([weak, strong], none);
+    assert.equal(more.length, 0);
+    assert.equal(only?.rule, "grammar/strong");
+    assert.deepEqual(only?.also, [{ rule: "wording/weak", reason: "wording/weak says so." }]);
+  });
+
+  test("of equal weight the earlier pass, and in one pass the first", () => {
+    const grammar = mark(0, 6, { rule: "grammar/one" });
+    const spelling = mark(0, 6, { rule: "spelling/two", pass: "spelling" });
+    assert.deepEqual(rules(oneForEach([grammar, spelling], none)), ["spelling/two"]);
+    const other = mark(0, 6, { rule: "grammar/other" });
+    assert.deepEqual(rules(oneForEach([grammar, other], none)), ["grammar/one"]);
+  });
+
+  test("marks that touch but lie apart for the most part are two mistakes", () => {
+    const phrase = mark(0, 20, { rule: "wording/long", pass: "wording" });
+    const word = mark(5, 10, { rule: "spelling/word", pass: "spelling" });
+    assert.deepEqual(rules(oneForEach([phrase, word], none)), ["wording/long", "spelling/word"]);
+    const beside = mark(10, 14);
+    assert.equal(oneForEach([word, beside], none).length, 2);
+  });
+
+  test("what stands at one point between letters is one mistake", () => {
+    const one = mark(7, 7, { rule: "grammar/stop" });
+    const other = mark(7, 7, { rule: "grammar/comma", weight: "fix" });
+    assert.deepEqual(rules(oneForEach([one, other], none)), ["grammar/comma"]);
+  });
+
+  test("of three the two weaker are told by the strongest, however they are strung together", () => {
+    const all = [
+      mark(0, 10, { rule: "wording/a", pass: "wording", weight: "weigh" }),
+      mark(0, 9, { rule: "grammar/b", weight: "settle" }),
+      mark(1, 9, { rule: "spelling/c", pass: "spelling", weight: "fix" }),
+    ];
+    const [only, ...more] = oneForEach(all, none);
+    assert.equal(more.length, 0);
+    assert.equal(only?.rule, "spelling/c");
+    assert.deepEqual(only?.also?.map(({ rule }) => rule).sort(), ["grammar/b", "wording/a"]);
+  });
+
+  test("a mark that others of its group hang on stays, and so do those others", () => {
+    const first = mark(0, 6, { rule: "spelling/term", pass: "spelling" });
+    const fix = mark(0, 6, { rule: "grammar/fix", weight: "fix" });
+    assert.equal(oneForEach([first, fix], (one) => one === first).length, 2);
+    const follower = { ...first, follows: true };
+    assert.equal(oneForEach([follower, fix], none).length, 2);
+  });
+
+  test("in a text no two marks of the engine cover the same words", () => {
+    const text = [
+      "Whether or not the tide gauge is read, in the event that it rains the keeper reads it.",
+      "He have a number of boat, and there is several reasons why this is the case.",
+      "Each of the sensors have it's own address, due to the fact that it was moved.",
+    ].join("\n");
+    const engine = new Engine(linesManuscript(text), loadLanguage(), {
+      variety: "en-GB",
+      kind: "report",
+      appetites: {},
+      words: [],
+    });
+    for (const _ of engine.examineAll());
+    const marks = engine.allMarks();
+    assert.ok(marks.length > 5, String(marks.length));
+    for (const one of marks) {
+      for (const other of marks) {
+        if (one === other || one.block !== other.block) continue;
+        assert.ok(one.from !== other.from || one.to !== other.to, `${one.id} and ${other.id}`);
+      }
+    }
+  });
+});
