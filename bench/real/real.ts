@@ -12,7 +12,8 @@ import { type Slip, writtenTexts } from "./writers.ts";
 /**
  * What users see: real documents of many kinds with the marks in them judged by hand, and texts by
  * many writers with all their slips known. `HALF=tune` shows the tuning half, `LIST=n` marks that nobody
- * has judged, `RULE=id` all marks of a check, `MISSED=1` slips that were not found; `PART=writers` or
+ * has judged, `RULE=id` all marks of a check, `MISSED=1` slips that were not found or
+ * are mended otherwise; `PART=writers` or
  * `PART=documents` does only one of the two.
  */
 
@@ -200,10 +201,16 @@ async function reportWriters(half: Half): Promise<void> {
   let errors = 0;
   const missed: string[] = [];
   const needless: string[] = [];
+  const otherwise: string[] = [];
   for (const text of (await writtenTexts("writers")).filter((one) => one.half === half)) {
     const { marks, engine } = check(text);
     const whole = text.manuscript.text;
     const placed = marks.map((mark) => ({ ...mark, start: engine.blockRange(mark.block).from }));
+    const contextOf = ({ from, to, typed, right }: Slip) =>
+      `${whole.slice(Math.max(0, from - 30), from)}{${typed}|${right}}${whole.slice(to, to + 25)}`.replace(
+        /\s+/g,
+        " ",
+      );
     for (const mark of placed.filter(({ pass }) => pass !== "wording")) {
       errors++;
       if (text.slips.some((slip) => meets(mark, slip, whole))) continue;
@@ -220,8 +227,7 @@ async function reportWriters(half: Half): Promise<void> {
       if (own.length > 0) found++;
       if (own.length > 0 && hard.length === 0) doubted++;
       if (own.length === 0) {
-        const context = `${whole.slice(Math.max(0, slip.from - 30), slip.from)}{${slip.typed}|${slip.right}}${whole.slice(slip.to, slip.to + 25)}`;
-        missed.push(`${text.name}: ${context.replace(/\s+/g, " ")}`);
+        missed.push(`${text.name}: ${contextOf(slip)}`);
       }
       const firsts = own.flatMap((mark) => {
         const choice = engine.choices(mark)[0];
@@ -242,6 +248,10 @@ async function reportWriters(half: Half): Promise<void> {
         return squeeze(mended) === squeeze(meant) || choice.label === slip.right;
       });
       if (right) first++;
+      else {
+        const offers = firsts.map(({ mark, choice }) => `${mark.rule} ${choice.label}`).join("; ");
+        otherwise.push(`${contextOf(slip)} → ${offers}`);
+      }
     }
   }
   console.log(
@@ -255,6 +265,7 @@ async function reportWriters(half: Half): Promise<void> {
   );
   if (process.env.MISSED) {
     for (const line of missed) console.log(`    ${line}`);
+    for (const line of otherwise) console.log(`    otherwise: ${line}`);
     for (const line of needless) console.log(`    needless: ${line}`);
   }
   let words = 0;

@@ -1,16 +1,17 @@
 import { PASSES, type Pass } from "../checks/card.ts";
-import type { Check, Choice, Circumstances, Fact, MarkFact } from "../checks/check.ts";
-import { CHECKS, checkById } from "../checks/index.ts";
+import type { Check, Circumstances, Fact, MarkFact } from "../checks/check.ts";
+import { CHECKS } from "../checks/index.ts";
 import { appetiteFor } from "../checks/kinds.ts";
 import { leftAlone } from "../checks/leave.ts";
 import type { Language } from "../language/analysis.ts";
 import type { Vocabulary } from "../language/corrections/corrections.ts";
-import { respell } from "../language/words/respell.ts";
+import { hasStraightApostrophes } from "../language/text/apostrophes.ts";
 import { DocumentVocabulary } from "../language/words/vocabulary.ts";
 import { applyEdits, moveEdits } from "../manuscript/edits.ts";
 import { blockIndexAt, copyLayout, shiftBlocks, shiftSpans } from "../manuscript/layout.ts";
 import type { Block, Edit, Manuscript, Range, Span } from "../manuscript/model.ts";
 import { addCounts, type Counts, NO_COUNTS, subtractCounts } from "../readings/counts.ts";
+import { choicesOf } from "./choosing.ts";
 import type { Examined } from "./examined.ts";
 import { Examiner } from "./examiner.ts";
 import { Findings } from "./findings.ts";
@@ -54,6 +55,8 @@ export class Engine {
   private pages = new Pages(0);
   private words: ReadonlySet<string>;
   private vocabulary: DocumentVocabulary | null = null;
+  /** Whether the document writes straight apostrophes; null until it is asked for. */
+  private straight: boolean | null = null;
   private lately = 0;
   /** Marks that are taken for errors, in all blocks. */
   private errors = 0;
@@ -178,6 +181,7 @@ export class Engine {
       this.texts[index] = after;
       this.vocabulary?.replace(before, after);
     }
+    this.straight = null;
     shiftBlocks(this.blocks, edits);
     shiftSpans(this.spans, edits);
     const before = this.visitedSoFar();
@@ -206,28 +210,13 @@ export class Engine {
 
   /** The ways to mend a mark, worked out when asked for. Offsets in the block's text. */
   choices(mark: Pick<Mark, "rule" | "block" | "from" | "to">): MarkChoice[] {
-    return this.choicesOf(mark).map((choice) => ({
-      ...choice,
-      variant: choice.label.toLowerCase(),
-    }));
-  }
-
-  private choicesOf(mark: Pick<Mark, "rule" | "block" | "from" | "to">): Choice[] {
-    const check = checkById(mark.rule);
-    if (check?.choose) {
-      return check.choose(this.texts[mark.block] ?? "", mark, this.circumstances());
-    }
     const order = CHECKS.findIndex(({ id }) => id === mark.rule);
-    const facts = (this.examined[mark.block]?.facts.get(order) ?? []) as readonly MarkFact[];
-    const fact = facts.find(({ from, to }) => from === mark.from && to === mark.to);
-    return (fact?.choices ?? []).map((choice) => this.inVariety(choice));
-  }
-
-  /** A choice as the document's variety spells it. */
-  private inVariety(choice: Choice): Choice {
-    const spell = (text: string) => respell(text, this.settings.variety, this.language.lexicon);
-    const edits = choice.edits.map((edit) => ({ ...edit, insert: spell(edit.insert) }));
-    return { ...choice, label: spell(choice.label), edits };
+    const text = this.texts[mark.block] ?? "";
+    const facts = this.examined[mark.block]?.facts.get(order) ?? [];
+    return choicesOf(mark, text, facts as readonly MarkFact[], this.circumstances(), () => {
+      this.straight ??= hasStraightApostrophes(this.texts);
+      return this.straight;
+    });
   }
 
   private examine(index: number, spans: Span[]): Examined {

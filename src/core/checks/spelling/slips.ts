@@ -1,6 +1,7 @@
 import type { Language } from "../../language/analysis.ts";
 import { channelCost, isOneEdit } from "../../language/corrections/edit-cost.ts";
 import { wordList } from "../../language/words/word-lists.ts";
+import type { Variety } from "../../manuscript/model.ts";
 import type { Circumstances } from "../check.ts";
 
 /**
@@ -68,8 +69,27 @@ export function closest(
     least = cost;
     best = { word, frequency, cost };
   }
+  best ??= heard(key, variety, language);
   if (answered.size >= MAX_ANSWERED) answered.clear();
   answered.set(question, best);
+  return best;
+}
+
+/** Sounds spelled otherwise in one word: "sycology", "fotograf". */
+const MOST_HEARD = 2;
+/** What a word spelled by ear costs in each of its places. */
+const HEARD_COST = 0.35;
+
+/** The commonest word that an unknown one spells by ear; a short one only an everyday word. */
+function heard(key: string, variety: Variety, { lexicon }: Language): NearWord | null {
+  if (key.length < SHORT_WORD) return null;
+  const needed = key.length > SHORT_WORD ? COMMON_FREQUENCY : NEAR_SHORT_FREQUENCY;
+  let best: NearWord | null = null;
+  for (const { word, frequency, times } of lexicon.heard(key, variety, MOST_HEARD)) {
+    if (frequency < needed || word !== word.toLowerCase() || isFormOf(key, word)) continue;
+    if (best && best.frequency >= frequency) continue;
+    best = { word, frequency, cost: HEARD_COST * times };
+  }
   return best;
 }
 

@@ -253,12 +253,19 @@ export const unknownWord: Check<UnknownWord> = {
   readsAll: true,
   examine,
   across,
-  choose(text, finding, { language, variety, vocabulary, soundRules }) {
+  choose(text, finding, circumstances) {
+    const { language, variety, vocabulary, soundRules } = circumstances;
     const word = text.slice(finding.from, finding.to);
     const own = vocabulary();
     const sources = { ...language, variety, vocabulary: own, soundRules };
     const around = surroundingsOf(text, tokenise(text), splitSentences(text), finding);
-    return correctWord(word, sources, CHOICES, around).map((correction) => {
+    const isMarked = (one: string) =>
+      !one.includes(" ") &&
+      dictionaryBits(one, language.lexicon) === 0 &&
+      closest(keyOf(one), circumstances, true) !== null;
+    const corrections = correctWord(word, sources, CHOICES, around);
+    return corrections.flatMap((correction) => {
+      if (isMarked(correction)) return [];
       const elsewhere = own.count(correction.toLowerCase());
       return {
         label: correction,

@@ -3,7 +3,8 @@ import type { Trigrams } from "../models/trigrams.ts";
 import { judgeWord, withoutPossessive } from "../words/known.ts";
 import { INFLECTED_TRAIT, type IrregularForms, lemmasOf } from "../words/lemmas.ts";
 import type { Lexicon } from "../words/lexicon.ts";
-import { channelCost } from "./edit-cost.ts";
+import { wordList } from "../words/word-lists.ts";
+import { channelCost, isOneEdit } from "./edit-cost.ts";
 import type { Rewrites } from "./rewrites.ts";
 
 /** What corrections are made from. */
@@ -51,9 +52,17 @@ const TOGETHER_WEIGHT = 0.5;
 /** A word the document uses already is likelier to be meant. */
 const IN_DOCUMENT = 0.25;
 const SOUND_RULE_COST = 0.35;
+/** Of a word spelled by ear in one place, and more for each other. */
+const HEARD_COST = 0.5;
+const HEARD_AGAIN_COST = 0.12;
+/** Places of a word spelled by ear. */
+const MOST_HEARD = 3;
 const IRREGULAR_COST = 0.3;
 /** Log10 of how well a word fits that the model does not know. */
 const UNKNOWN_FIT = -1;
+/** Names of crimes, of parts of the body and the like, which nobody wants to see offered for a name. */
+const DELICATE = wordList("corrections/delicate");
+
 /** How frequent a short word must be to be split off. */
 const SHORT_WORD_FREQUENCY = 13;
 const SPLIT_FREQUENCY = 9;
@@ -93,11 +102,22 @@ export function correctWord(
   }
   const corrections: string[] = [];
   for (const { text } of scored) {
+    if (isDelicate(text, query, capital)) continue;
     const cased = likeOriginal(text, base) + ending;
     if (cased !== written && !corrections.includes(cased)) corrections.push(cased);
     if (corrections.length === limit) break;
   }
   return corrections;
+}
+
+/** Whether a word is not to be offered: for a name never, else where it is one letter away. */
+function isDelicate(text: string, query: string, capital: boolean): boolean {
+  const lower = text.toLowerCase();
+  const known = ["", "s", "es", "d", "ed", "ing"].some(
+    (ending) =>
+      lower.endsWith(ending) && DELICATE.has(lower.slice(0, lower.length - ending.length)),
+  );
+  return known && (capital || !isOneEdit(query, lower));
 }
 
 function candidates(query: string, capital: boolean, sources: CorrectionSources): Candidate[] {
@@ -126,11 +146,25 @@ function candidates(query: string, capital: boolean, sources: CorrectionSources)
   for (const right of irregularFor(query, sources)) {
     offer(right, IRREGULAR_COST - FREQUENCY_WEIGHT * lexicon.frequency(right));
   }
+  for (const { word, frequency, times } of lexicon.heard(query, variety, short ? 1 : MOST_HEARD)) {
+    offer(word, HEARD_COST + HEARD_AGAIN_COST * (times - 1) - FREQUENCY_WEIGHT * frequency);
+  }
   for (const heard of bySoundRules(query, soundRules ?? [])) {
     if (judgeWord(heard, lexicon, variety) !== "known") continue;
     offer(heard, SOUND_RULE_COST - FREQUENCY_WEIGHT * lexicon.frequency(heard));
   }
-  return [...costs].map(([text, cost]) => ({ text, cost }));
+  return withoutCaseVariants(costs, capital).map(([text, cost]) => ({ text, cost }));
+}
+
+/** Of "Polish" and "polish" the one in the letters of what is typed: capitals make no other word of it. */
+function withoutCaseVariants(
+  costs: ReadonlyMap<string, number>,
+  capital: boolean,
+): [string, number][] {
+  return [...costs].filter(([text]) => {
+    const lower = text.toLowerCase();
+    return capital || text === lower || !costs.has(lower);
+  });
 }
 
 /** "teached" and "funguses" were formed by rule where the language has an irregular form. */

@@ -1,4 +1,5 @@
 import type { Variety } from "../../manuscript/model.ts";
+import { SOUND_SPELLINGS } from "./sound-spellings.ts";
 import { type Selection, Trie } from "./trie.ts";
 
 /**
@@ -133,6 +134,29 @@ export class Lexicon {
     pool: Pool,
     elsewhere: number = distance,
   ): FoundWord[] {
+    const selection = this.selectionOf(variety, pool);
+    return this.trie
+      .near(query, distance, selection, elsewhere)
+      .map(({ word, index }) => this.found(word, index));
+  }
+
+  /** Common words of a variety that a lower-case query spells by ear, and in how many places it does. */
+  heard(query: string, variety: Variety, limit: number): (FoundWord & { times: number })[] {
+    return this.trie
+      .respelled(query, SOUND_SPELLINGS, limit, this.selectionOf(variety, "common"))
+      .map(({ word, index, times }) => ({ ...this.found(word, index), times }));
+  }
+
+  private found(word: string, index: number): FoundWord {
+    return {
+      word,
+      frequency: (this.frequencies[index] ?? 0) / FREQUENCY_SCALE,
+      rare: ((this.standing[index] ?? 0) & RARE) !== 0,
+      name: ((this.traitBytes[index] ?? 0) & NAME) !== 0,
+    };
+  }
+
+  private selectionOf(variety: Variety, pool: Pool): Selection {
     const key = `${variety} ${pool}`;
     let selection = this.selections.get(key);
     if (!selection) {
@@ -145,12 +169,7 @@ export class Lexicon {
       });
       this.selections.set(key, selection);
     }
-    return this.trie.near(query, distance, selection, elsewhere).map(({ word, index }) => ({
-      word,
-      frequency: (this.frequencies[index] ?? 0) / FREQUENCY_SCALE,
-      rare: ((this.standing[index] ?? 0) & RARE) !== 0,
-      name: ((this.traitBytes[index] ?? 0) & NAME) !== 0,
-    }));
+    return selection;
   }
 
   /** Every word with its variety bits, in trie order. */

@@ -11,6 +11,13 @@ export interface NearWord {
   index: number;
 }
 
+/** Letters typed for others that sound alike; `last` where only the end of a word is spelled so. */
+export interface Respelling {
+  typed: string;
+  meant: string;
+  last: boolean;
+}
+
 /**
  * For each node 0 when no word of interest ends there or below; otherwise 1 and the letters to the
  * farthest one below, with the top bit set where one ends.
@@ -135,6 +142,54 @@ export class Trie {
     };
     visit(0, 0, 0, distance === 0);
     return found;
+  }
+
+  /**
+   * Words that a lower-case query spells otherwise: at any place some letters may stand for others, at
+   * most `limit` times. Each with the fewest times that do.
+   */
+  respelled(
+    query: string,
+    spellings: readonly Respelling[],
+    limit: number,
+    selection: Selection,
+  ): (NearWord & { times: number })[] {
+    const fewest = new Map<number, number>();
+    const visit = (at: number, node: number, times: number) => {
+      if ((selection[node] ?? NOTHING) === NOTHING && node !== 0) return;
+      if (at === query.length && (selection[node] ?? NOTHING) & WANTED) {
+        fewest.set(node, Math.min(times, fewest.get(node) ?? times));
+      }
+      if (at < query.length) {
+        const letter = query[at] ?? "";
+        this.descend(node, letter, 0, (child) => visit(at + 1, child, times));
+      }
+      if (times === limit) return;
+      for (const { typed, meant, last } of spellings) {
+        if (!query.startsWith(typed, at) || (last && at + typed.length < query.length)) continue;
+        this.descend(node, meant, 0, (child) => visit(at + typed.length, child, times + 1));
+      }
+    };
+    visit(0, 0, 0);
+    return [...fewest].map(([node, times]) => ({
+      word: this.spell(node),
+      index: this.wordIndex[node] ?? -1,
+      times,
+    }));
+  }
+
+  /** Calls back with the nodes that lower-case letters lead to from another, in capitals or not. */
+  private descend(node: number, letters: string, at: number, then: (node: number) => void): void {
+    if (at === letters.length) {
+      then(node);
+      return;
+    }
+    const code = letters.charCodeAt(at);
+    const from = this.firstChild[node] ?? 0;
+    const to = from + (this.counts[node] ?? 0);
+    for (let child = from; child < to; child++) {
+      if (this.letters[child] === code) this.descend(child, letters, at + 1, then);
+    }
   }
 
   /** Marks the nodes on the way to words of interest; `wanted` tells by a word's number. */

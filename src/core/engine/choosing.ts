@@ -1,0 +1,38 @@
+import type { Choice, Circumstances, MarkFact } from "../checks/check.ts";
+import { checkById } from "../checks/index.ts";
+import { withStraightApostrophes } from "../language/text/apostrophes.ts";
+import { respell } from "../language/words/respell.ts";
+import type { Mark, MarkChoice } from "./mark.ts";
+
+/**
+ * The ways to mend a mark in a block's text, from what its check found there: in the document's variety,
+ * and with apostrophes as the document writes them, which `areStraight` says.
+ */
+export function choicesOf(
+  mark: Pick<Mark, "rule" | "from" | "to">,
+  text: string,
+  facts: readonly MarkFact[],
+  circumstances: Circumstances,
+  areStraight: () => boolean,
+): MarkChoice[] {
+  const { variety, language } = circumstances;
+  const check = checkById(mark.rule);
+  const known = (): Choice[] => {
+    const fact = facts.find(({ from, to }) => from === mark.from && to === mark.to);
+    return (fact?.choices ?? []).map((choice) =>
+      rewritten(choice, (one) => respell(one, variety, language.lexicon)),
+    );
+  };
+  const choices = check?.choose?.(text, mark, circumstances) ?? known();
+  return choices.map((choice) => {
+    const curved = choice.edits.some(({ insert }) => insert.includes("’"));
+    const own = curved && areStraight() ? rewritten(choice, withStraightApostrophes) : choice;
+    return { ...own, variant: own.label.toLowerCase() };
+  });
+}
+
+/** A choice with what it puts in, and its label, changed alike. */
+function rewritten(choice: Choice, change: (text: string) => string): Choice {
+  const edits = choice.edits.map((edit) => ({ ...edit, insert: change(edit.insert) }));
+  return { ...choice, label: change(choice.label), edits };
+}
