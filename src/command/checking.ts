@@ -63,6 +63,8 @@ export interface PrintedMark {
   to: number;
   text: string;
   reason: string;
+  /** What other checks say of the same mistake. */
+  also?: Mark["also"];
   choices: Choice[];
 }
 
@@ -97,6 +99,7 @@ function printed(engine: Engine, mark: Mark): PrintedMark {
     to: mark.to + from,
     text: mark.text,
     reason: [mark.reason, engine.allGroups().get(mark.group)?.note ?? ""].join(" ").trim(),
+    ...(mark.also ? { also: mark.also } : {}),
     choices: engine.choices(mark).map((one) => ({ ...one, edits: moveEdits(one.edits, from) })),
   };
 }

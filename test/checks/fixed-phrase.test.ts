@@ -23,7 +23,7 @@ describe("fixed phrases as they are misheard", () => {
     ["All of the sudden it rained.", "All of a sudden it rained."],
     ["He did it on accident.", "He did it by accident."],
     ["They wreck havoc.", "They wreak havoc."],
-    ["He missed it by a hare's breath.", "He missed it by a hair’s breadth."],
+    ["He missed it by a hare's breath.", "He missed it by a hair's breadth."],
     ["Please bare in mind that it rains.", "Please bear in mind that it rains."],
     ["The box was chalk full.", "The box was chock full."],
     ["It fell by the waste side.", "It fell by the wayside."],

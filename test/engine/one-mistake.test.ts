@@ -35,15 +35,23 @@ describe("one mistake, one mark", () => {
     const [only, ...more] = oneForEach([weak, strong], none);
     assert.equal(more.length, 0);
     assert.equal(only?.rule, "grammar/strong");
-    assert.deepEqual(only?.also, [{ rule: "wording/weak", reason: "wording/weak says so." }]);
+    assert.deepEqual(only?.also, [
+      { rule: "wording/weak", reason: "wording/weak says so.", from: 4, to: 9 },
+    ]);
   });
 
-  test("of equal weight the earlier pass, and in one pass the first", () => {
+  test("of equal weight grammar before spelling, and in one pass the first", () => {
     const grammar = mark(0, 6, { rule: "grammar/one" });
     const spelling = mark(0, 6, { rule: "spelling/two", pass: "spelling" });
-    assert.deepEqual(rules(oneForEach([grammar, spelling], none)), ["spelling/two"]);
+    assert.deepEqual(rules(oneForEach([grammar, spelling], none)), ["grammar/one"]);
     const other = mark(0, 6, { rule: "grammar/other" });
     assert.deepEqual(rules(oneForEach([grammar, other], none)), ["grammar/one"]);
+  });
+
+  test("what is spelled otherwise elsewhere and too grand besides is two questions", () => {
+    const spelled = mark(0, 6, { rule: "spelling/other-variety", pass: "spelling" });
+    const grand = mark(0, 6, { rule: "wording/jargon", pass: "wording", weight: "weigh" });
+    assert.equal(oneForEach([spelled, grand], none).length, 2);
   });
 
   test("marks that touch but lie apart for the most part are two mistakes", () => {
@@ -64,11 +72,11 @@ describe("one mistake, one mark", () => {
     const all = [
       mark(0, 10, { rule: "wording/a", pass: "wording", weight: "weigh" }),
       mark(0, 9, { rule: "grammar/b", weight: "settle" }),
-      mark(1, 9, { rule: "spelling/c", pass: "spelling", weight: "fix" }),
+      mark(1, 9, { rule: "grammar/c", weight: "fix" }),
     ];
     const [only, ...more] = oneForEach(all, none);
     assert.equal(more.length, 0);
-    assert.equal(only?.rule, "spelling/c");
+    assert.equal(only?.rule, "grammar/c");
     assert.deepEqual(only?.also?.map(({ rule }) => rule).sort(), ["grammar/b", "wording/a"]);
   });
 

@@ -5,6 +5,7 @@ import { Engine } from "../../src/core/engine/engine.ts";
 import { applyEdits } from "../../src/core/manuscript/edits.ts";
 import { linesManuscript } from "../../src/core/manuscript/lines.ts";
 import { loadLanguage } from "./language.ts";
+import { speaksFor } from "./speaking.ts";
 
 const language = loadLanguage();
 
@@ -19,9 +20,10 @@ function marksOf(rule: string, text: string): { text: string; mended: string }[]
   for (const _ of engine.examineAll([rule.split("/")[0] as Pass]));
   return engine
     .allMarks()
-    .filter((mark) => mark.rule === rule)
+    .filter((mark) => speaksFor(mark, rule))
     .map((mark) => {
-      const [choice] = engine.choices(mark);
+      const own = mark.also?.find((one) => one.rule === rule) ?? mark;
+      const [choice] = engine.choices({ ...own, block: mark.block });
       return { text: mark.text, mended: choice ? applyEdits(text, choice.edits) : "" };
     });
 }

@@ -23,7 +23,7 @@ export interface Mark {
   /** The group's first place stands for this one: it is listed there, and carries no mark. */
   follows: boolean;
   /** What other checks say of the same mistake, for whom this mark speaks. */
-  also?: readonly { rule: string; reason: string }[];
+  also?: readonly Pick<Mark, "rule" | "reason" | "from" | "to">[];
 }
 
 /** A way to mend a mark, among the variants of its group. */

@@ -1,13 +1,15 @@
-import { PASSES } from "../checks/card.ts";
+import type { Pass } from "../checks/card.ts";
 import type { Mark } from "./mark.ts";
 
 /** Of what the longer of two marks covers, how much the other must cover to speak of the same mistake. */
 const SAME_SHARE = 0.6;
 const STRENGTH: Record<Mark["weight"], number> = { fix: 3, settle: 2, weigh: 1 };
+/** Of equal weight a rule of grammar knows better what is meant than the dictionary does. */
+const FIRST: readonly Pass[] = ["grammar", "spelling", "wording"];
 
 /**
  * Of marks (in reading order) that speak of one mistake, the strongest, which tells what the others
- * would say; of equals the one of the earlier pass, then the first. A mark that others of its group
+ * would say; of equals grammar before spelling before wording, then the first. A mark that others of its group
  * hang on stays, and so do those that hang on one.
  */
 export function oneForEach(marks: readonly Mark[], stays: (mark: Mark) => boolean): Mark[] {
@@ -23,13 +25,13 @@ export function oneForEach(marks: readonly Mark[], stays: (mark: Mark) => boolea
     }
   }
   if (silent.size === 0) return [...marks];
-  const also = new Map<Mark, { rule: string; reason: string }[]>();
+  const also = new Map<Mark, NonNullable<Mark["also"]>>();
   for (const weak of silent.keys()) {
     let speaker = silent.get(weak);
     while (speaker && silent.has(speaker)) speaker = silent.get(speaker);
     if (!speaker) continue;
-    const { rule, reason } = weak;
-    also.set(speaker, [...(also.get(speaker) ?? []), { rule, reason }]);
+    const { rule, reason, from, to } = weak;
+    also.set(speaker, [...(also.get(speaker) ?? []), { rule, reason, from, to }]);
   }
   return marks
     .filter((mark) => !silent.has(mark))
@@ -41,6 +43,9 @@ export function oneForEach(marks: readonly Mark[], stays: (mark: Mark) => boolea
 
 function isSameMistake(one: Mark, other: Mark): boolean {
   if (one.rule === other.rule) return false;
+  // "utilized" may be of another variety and too grand: two questions.
+  const passes = [one.pass, other.pass];
+  if (passes.includes("spelling") && passes.includes("wording")) return false;
   const longer = Math.max(one.to - one.from, other.to - other.from);
   if (longer === 0) return one.from === other.from;
   return Math.min(one.to, other.to) - Math.max(one.from, other.from) >= SAME_SHARE * longer;
@@ -48,5 +53,5 @@ function isSameMistake(one: Mark, other: Mark): boolean {
 
 function isStronger(one: Mark, other: Mark): boolean {
   const by = STRENGTH[one.weight] - STRENGTH[other.weight];
-  return by !== 0 ? by > 0 : PASSES.indexOf(one.pass) < PASSES.indexOf(other.pass);
+  return by !== 0 ? by > 0 : FIRST.indexOf(one.pass) < FIRST.indexOf(other.pass);
 }
