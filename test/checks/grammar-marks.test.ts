@@ -45,7 +45,7 @@ describe("an article that lacks", () => {
     const among = marked(`${OTHERS}\n${WALL}`).find(
       ({ rule }) => rule === "grammar/missing-article",
     );
-    assert.match(among?.reason ?? "", /has one in every other place where it could\./);
+    assert.match(among?.reason ?? "", /but in every other place where it could\./);
     assert.deepEqual(among?.offered, ["a wall", "the wall"]);
   });
 

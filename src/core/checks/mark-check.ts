@@ -10,7 +10,7 @@ import { choicesOf, markedRange, replaceBy } from "./patterns/mend.ts";
 
 /** What a check of phrases is made from: its card, and how it finds. */
 export interface MarkCheckParts<F extends MarkFact = MarkFact> extends Card {
-  /** The reason shown with a mark; “{}” is the marked text, “{1}” the first correction. */
+  /** The reason shown with a mark; “{}” is the marked text, “{1}” the first correction, “{before}” the word before. */
   reason: string;
   patterns?: readonly string[];
   phraseList?: PhraseList;
@@ -184,5 +184,19 @@ const FEWEST_SIGNS = 3;
 
 function filled(reason: string, text: string, from: number, to: number, choices: Choice[]): string {
   if (!reason.includes("{")) return reason;
-  return reason.replaceAll("{}", text.slice(from, to)).replaceAll("{1}", choices[0]?.label ?? "");
+  const first = choices[0]?.label ?? "";
+  // Where nothing is put in, nothing is shown of it.
+  const told = first === "" ? reason.replace(/:? “\{1\}”/, "") : reason;
+  const [before = ""] = /[\p{L}\p{N}’'-]+(?=[^\p{L}\p{N}]*$)/u.exec(text.slice(0, from)) ?? [];
+  return told
+    .replaceAll("{}", shortened(text.slice(from, to)))
+    .replaceAll("{1}", shortened(first))
+    .replaceAll("{before}", before);
 }
+
+/** A long stretch by its beginning and end, so that a reason stays one line. */
+function shortened(text: string): string {
+  return text.length <= MOST_QUOTED ? text : `${text.slice(0, HALF)} … ${text.slice(-HALF)}`;
+}
+const MOST_QUOTED = 44;
+const HALF = 18;

@@ -37,7 +37,7 @@ export function ReplaceDialog({ open, onClose, session }: ReplaceDialogProps) {
       title="Replace in this document"
       about={
         places.length === 0
-          ? "None of the slips on your list stands in this document."
+          ? "None of the slips on your list is in this document."
           : "Each place as it would read. They are taken back together with U."
       }
     >

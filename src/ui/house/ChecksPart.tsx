@@ -27,8 +27,8 @@ export function ChecksPart({ style, change }: { style: HouseStyle; change: Chang
     <section>
       <h1 className="font-book text-2xl font-semibold">Checks</h1>
       <p className="mt-2 max-w-[70ch] text-soft">
-        “When sure” leaves doubtful marks out. What is set for all documents stands above what is
-        set for a kind of copy; a document’s own choice, made on the desk, stands above both.
+        “When sure” leaves doubtful marks out. What is set for all documents goes before what is set
+        for a kind of copy; a document’s own choice, made on the desk, goes before both.
       </p>
       <label className="mt-5 flex items-baseline gap-3">
         <span>For</span>

@@ -24,7 +24,7 @@ export const doubledWord: Card = {
   weight: "fix",
   code: "dbl",
   title: "Word written twice",
-  why: "The same word stands twice running, often at a line’s end, where the eye passes over it. Where both are meant (“he had had enough”), let it stand.",
+  why: "The same word comes twice running, often at a line’s end, where the eye passes over it. Where both are meant (“he had had enough”), let it stand.",
   source: "common practice",
   examples: [
     { wrong: "We waited for the the tide.", right: "We waited for the tide." },
@@ -42,7 +42,7 @@ export const oddName: Card = {
   weight: "settle",
   code: "name",
   title: "Name spelled otherwise once",
-  why: "A name that no dictionary has stands here with one letter different from how the document spells it in at least three other places.",
+  why: "A name that no dictionary has is written here with one letter different from how the document spells it in at least three other places.",
   source: "common practice",
   examples: [
     {
@@ -130,7 +130,7 @@ export const unknownWord: Card = {
   weight: "fix",
   code: "sp",
   title: "Word in no dictionary",
-  why: "The word stands in no dictionary of the document’s variety of English and in none of your word lists. It may be a slip of the fingers, a spelling of another variety, or a name or term to add to a list.",
+  why: "The word is in no dictionary of the document’s variety of English and in none of your word lists. It may be a slip of the fingers, a spelling of another variety, or a name or term to add to a list.",
   source: "The English dictionaries named in data/README.md",
   examples: [
     {

@@ -21,7 +21,7 @@ export const doubledWord: Check<DoubledWord> = {
   conclude: ({ from, to, word }) => ({
     from,
     to,
-    reason: `“${word}” stands twice running.`,
+    reason: `“${word}” twice.`,
     group: `${doubledWord.id}:${word.toLowerCase()}`,
   }),
   choose(text, { from, to }) {

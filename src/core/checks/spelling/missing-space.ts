@@ -37,7 +37,7 @@ export const missingSpace: Check<MissingSpace> = {
     }
     return facts;
   },
-  conclude: ({ from, to }) => ({ from, to, reason: "No space stands after the stop." }),
+  conclude: ({ from, to }) => ({ from, to, reason: "A space is missing after the stop." }),
   choose(text, { from, to }) {
     const label = text.slice(from, to).replace(/([.,;:?!])/, "$1 ");
     return [{ label, edits: [{ from, to, insert: label }] }];

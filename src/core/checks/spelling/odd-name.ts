@@ -61,13 +61,13 @@ const across: Across<UsedName, Counts, Usual> = {
   find({ from, to, name }, usual) {
     const known = usual[name];
     if (known === undefined) return null;
-    const reason = `“${name}” stands here; the document mostly has “${known}”.`;
+    const reason = `“${name}” here; the document mostly has “${known}”.`;
     return { from, to, reason, group: `${oddName.id}:${name}` };
   },
   tell: (_key, counts, usual) =>
     Object.entries(usual).map(([name, known]) => ({
       group: `${oddName.id}:${name}`,
-      note: `“${known}” stands here ${times(counts.get(known) ?? 0)}.`,
+      note: `“${known}” is here ${times(counts.get(known) ?? 0)}.`,
       variants: [name, known].map((text) => ({ text, count: counts.get(text) ?? 0 })),
       preferred: { variant: known, by: "majority" },
     })),

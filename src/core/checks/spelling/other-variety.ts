@@ -1,10 +1,10 @@
 import { sentenceOpenings } from "../../language/analysis.ts";
 import { correctWord, likeOriginal } from "../../language/corrections/corrections.ts";
 import { isPrefix, verdictOf, withoutPossessive } from "../../language/words/known.ts";
-import { ALL_VARIETIES, VARIETY_BITS } from "../../language/words/lexicon.ts";
+import { ALL_VARIETIES } from "../../language/words/lexicon.ts";
 import { counterpartOf } from "../../language/words/respell.ts";
 import { isBritishWord, otherWord } from "../../language/words/us-and-gb-words.ts";
-import { VARIETIES, type Variety } from "../../manuscript/model.ts";
+import type { Variety } from "../../manuscript/model.ts";
 import type { Check, Fact } from "../check.ts";
 import { otherVariety as card } from "./cards.ts";
 
@@ -44,20 +44,21 @@ export const otherVariety: Check<VarietyWord> = {
     }
     return facts;
   },
-  conclude(fact, { variety, words }) {
+  conclude(fact, { variety, words, language }) {
     if (words.has(fact.key) || words.has(fact.word.toLowerCase())) return null;
     const { from, to } = fact;
     const place = { from, to, group: `${otherVariety.id}:${fact.key}` };
     if (fact.twin) {
       const british = isBritishWord(fact.key);
       if (british !== (variety === "en-US")) return null;
-      const side = british ? "British" : "US";
-      const reason = `“${fact.word}” is the ${side} word; ${VARIETY_NAMES[variety]} copy has “${fact.twin}”.`;
+      const reason = `${VARIETY_NAMES[variety]} copy says “${fact.twin}” for “${fact.word}”.`;
       return { ...place, reason, weight: "weigh" };
     }
     if (verdictOf(fact.bits, variety) !== "other-variety") return null;
-    const [own] = VARIETIES.filter((one) => fact.bits & VARIETY_BITS[one]);
-    const reason = `“${fact.word}” is a ${own ? VARIETY_NAMES[own] : "foreign"} spelling; this document is read as ${VARIETY_NAMES[variety]} English.`;
+    const other = counterpartOf(fact.key, variety, language.lexicon);
+    const reason = other
+      ? `${VARIETY_NAMES[variety]} spelling has “${likeOriginal(other, fact.word)}”.`
+      : `“${fact.word}” is not in ${VARIETY_NAMES[variety]} spelling.`;
     return { ...place, reason };
   },
   choose(text, { from, to }, { language, variety, vocabulary, soundRules }) {

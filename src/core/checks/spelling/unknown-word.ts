@@ -241,7 +241,7 @@ const across: Across<UnknownWord, Use, UseVerdict> = {
       ? []
       : [
           {
-            note: `It stands here ${times(all)}.`,
+            note: `It is here ${times(all)}.`,
             variants: [...written].flatMap(([text, count]) => (count > 0 ? [{ text, count }] : [])),
           },
         ],

@@ -133,7 +133,7 @@ export const overusedWord: Card = {
   weight: "weigh",
   code: "oft",
   title: "Word used very often",
-  why: "The word comes back far more often than in other texts. The subject of the text has to; a favourite word has not. The places stand under Occurrences, other words in the word entry.",
+  why: "The word comes back far more often than in other texts. The subject of the text has to; a favourite word has not. The places are under Occurrences, other words in the word entry.",
   source: "common practice; usual frequencies as in data/README.md",
   examples: [
     {

@@ -3,7 +3,7 @@ import { cliche as card } from "./cards.ts";
 
 export const cliche = markCheck({
   ...card,
-  reason: "“{}” is worn; plain words say more.",
+  reason: "“{}” has been heard too often; plain words say more.",
   phraseList: "cliches",
   groups: true,
 });

@@ -15,12 +15,19 @@ export const closeRepetition: Check<ContentWord> = {
     speaks: ({ before, quoted }) => before !== null && !quoted,
     find({ from, to, before }) {
       if (!before) return null;
-      const reason = `“${before.word}” stands ${before.apart} words before. G shows the places, M other words.`;
+      const reason = `“${before.word}” also comes ${spelled(before.apart)} words earlier.`;
       return { from, to, reason };
     },
   } satisfies Across<ContentWord, LemmaTally>,
   choose: () => [],
 };
+
+const SPELLED = "two three four five six seven eight nine".split(" ");
+
+/** A small number as it is written in running text. */
+function spelled(count: number): string {
+  return SPELLED[count - 2] ?? String(count);
+}
 
 /** Whatever is near counts. */
 const NEARNESS: Verdict = {};

@@ -6,16 +6,16 @@ const isLargeNumber = (form: string) => /^(?:billions?|trillion)$/.test(form);
 /** Words that mean one thing here and another there. */
 export const doubleMeaning = markCheck({
   ...card,
-  reason: "“{}” is read differently elsewhere.",
+  reason: "“{}” is read in two ways.",
   patterns: [
     "[biweekly|bi-weekly] => every two weeks | twice a week :: “{}” may be every two weeks or twice a week.",
     "[bimonthly|bi-monthly] => every two months | twice a month :: “{}” may be every two months or twice a month.",
     "[biannual|bi-annual] => twice-yearly | two-yearly :: “{}” may be twice a year or every two years.",
     "[biannually] => twice a year | every two years :: “{}” may be twice a year or every two years.",
-    "[fortnightly] => every two weeks :: US readers do not know the word.",
-    "[next] @weekdays => this | on :: Is it the coming one or the one after?",
-    "the meeting|vote|motion|bill|question was [tabled] => put forward | put off :: In Britain it was put forward, in the US put off.",
-    "to [table] the motion|bill|question => put forward | put off :: In Britain it is put forward, in the US put off.",
+    "[fortnightly] => every two weeks :: US readers do not know “{}”.",
+    "[next] @weekdays => this | on :: “{}”: the coming one, or the one after?",
+    "the meeting|vote|motion|bill|question was [tabled] => put forward | put off :: “{}” is put forward in Britain, and put off in the US.",
+    "to [table] the motion|bill|question => put forward | put off :: “{}” is to put forward in Britain, and to put off in the US.",
     "[billion|billions|trillion] :: “{}” is a thousand times more in older British and in other European use; a figure leaves no doubt.",
     "[sanction~/VERB] the => approve~1 | punish~1 :: “{}” may mean allowed or punished.",
   ],

@@ -7,7 +7,7 @@ const HEDGES =
 /** "may possibly", "it seems that it might perhaps". */
 export const hedge = markCheck({
   ...card,
-  reason: "One hedge is enough.",
+  reason: "“{}” hedges twice; once is enough.",
   patterns: [
     `may|might|could [${HEDGES}] VB => -`,
     "<s> perhaps|possibly|maybe PRONOUN|the|a NOUN? [may|might|could] VB => will | may",

@@ -5,7 +5,7 @@ import { intensifier as card } from "./cards.ts";
 /** "very", "really", "extremely". */
 export const intensifier = markCheck({
   ...card,
-  reason: "“{}” adds little here.",
+  reason: "Without “{}” it says the same.",
   patterns: [
     "[very|really|extremely|truly|totally|absolutely|utterly|incredibly|hugely|awfully] JJ|RB => -",
     "[basically|literally|actually] VERB|JJ => -",

@@ -8,7 +8,7 @@ const STRING = 4;
 /** "the gauge house door lock replacement". */
 export const nounString = markCheck({
   ...card,
-  reason: "Four or more nouns stand in a row.",
+  reason: "Four or more nouns in a row.",
   notIn: NOT_PROSE,
   find(syntax) {
     const found: Found[] = [];
@@ -25,7 +25,7 @@ export const nounString = markCheck({
         from: first,
         to: group.to,
         mends: [],
-        reason: `${count} nouns stand in a row.`,
+        reason: `${count} nouns in a row.`,
       });
     }
     return found;

@@ -4,7 +4,7 @@ import { outdated as card } from "./cards.ts";
 
 export const outdated = markCheck({
   ...card,
-  reason: "Many readers object to this term.",
+  reason: "Many readers object to “{}”.",
   phraseList: "outdated",
   accepts: ({ bounds, pattern }, { words, tags, text, units }) => {
     const first = bounds[2 * pattern.marked.from] ?? 0;

@@ -8,7 +8,7 @@ import { passiveWithAgent as card } from "./cards.ts";
 /** A passive with its doer named: the active voice is one move away. */
 export const passiveWithAgent = markCheck({
   ...card,
-  reason: "Active: “{1}”.",
+  reason: "Passive; active it would be “{1}”.",
   find(syntax, { words: table }) {
     const found: Found[] = [];
     const { words, tags, nounGroups, nounAt, verbGroups, text, units } = syntax;

@@ -3,7 +3,7 @@ import { redundant as card } from "./cards.ts";
 
 export const redundant = markCheck({
   ...card,
-  reason: "“{1}” says it already.",
+  reason: "“{1}” alone says it.",
   phraseList: "redundant",
   groups: true,
 });

@@ -3,7 +3,7 @@ import { vague as card } from "./cards.ts";
 
 export const vague = markCheck({
   ...card,
-  reason: "“{}” could be said of anything: which, and how many?",
+  reason: "“{}” could be anything: which, and how many?",
   phraseList: "vague",
   groups: true,
 });

@@ -29,7 +29,7 @@ import {
 /** A finite verb and its subject, told by the phrases and by the model. */
 export const agreement = markCheck({
   ...card,
-  reason: "The verb does not agree with its subject.",
+  reason: "“{}” does not agree with its subject: “{1}”.",
   find(syntax, language, block) {
     const { words: table } = language;
     const found: Found[] = [];
@@ -85,8 +85,8 @@ function isPluralOfOne({ words, nounGroups, nounAt, sentenceFrom }: Syntax, unit
 function reasonFor(syntax: Syntax, verb: VerbGroup, best: number): string {
   const subject = subjectOf(syntax, verb);
   const wanted = best === 0 ? "singular" : "plural";
-  if (!subject || subject.number !== wanted) return "The verb does not agree with its subject.";
-  return `“${written(syntax, subject.group.head)}” is ${wanted}, and so is its verb: “{1}”.`;
+  if (!subject || subject.number !== wanted) return "“{}” does not agree with its subject: “{1}”.";
+  return `“${written(syntax, subject.group.head)}” is ${wanted}: “{1}”.`;
 }
 
 const THIRD = new Set(["he", "she", "it", "this"]);
@@ -137,7 +137,7 @@ function plainDisagreement(
     return null;
   const opening = openingOf(syntax, unit);
   if (singular && isPair(syntax, opening, unit)) {
-    const reason = "Two things joined by “and” are plural, unless they are meant as one: “{1}”.";
+    const reason = "Two things joined by “and” are plural, unless meant as one: “{1}”.";
     return { ...mend(), reason, unsure: true };
   }
   if (!isPlain(syntax, subject.group, unit, opening, subject.inverted)) return null;
@@ -148,7 +148,7 @@ function plainDisagreement(
   // "A rare sign flip in the log has been fixed": a noun, with its verb later on.
   if (lexical && plural && hasVerbWithin(syntax, unit, NOUN_REACH)) return null;
   const wanted = singular ? "plural" : "singular";
-  const reason = `“${head}” is ${wanted}, and so is its verb: “{1}”.`;
+  const reason = `“${head}” is ${wanted}: “{1}”.`;
   return { ...mend(), reason, unsure: isDoubtful(syntax, subject.group, unit, lexical) };
 }
 

@@ -8,7 +8,7 @@ export const agreement: Card = {
   weight: "fix",
   code: "agr",
   title: "Subject and verb disagree",
-  why: "A singular subject takes a singular verb and a plural one a plural verb. What stands between them does not count: the level of the tides is read.",
+  why: "A singular subject takes a singular verb and a plural one a plural verb. What is between them does not count: the level of the tides is read.",
   source: "common practice; less plain places are found by a model learned from edited prose",
   examples: [
     { wrong: "The level of the tides are high.", right: "The level of the tides is high." },

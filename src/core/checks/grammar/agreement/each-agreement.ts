@@ -5,7 +5,7 @@ import { eachAgreement as card } from "./cards.ts";
 /** "Each of the gauges have": the verb goes with "each". */
 export const eachAgreement = markCheck({
   ...card,
-  reason: "The verb goes with the singular “each”, “one” or “nobody”: “{1}”.",
+  reason: "“Each”, “one” and “nobody” are singular: “{1}”.",
   patterns: [
     "each|either|neither of the|these|those|our|their|them|us ADJ|CD? NNS? [are|were|have|do] => $6:VBZ",
     "one of the|these|those|our|their ADJ? NNS [are|have|do] => $6:VBZ",

@@ -7,7 +7,7 @@ import { thereAgreement as card } from "./cards.ts";
 /** "There is many": the verb goes with what follows. */
 export const thereAgreement = markCheck({
   ...card,
-  reason: "After “there” the verb goes with what follows: “{1}”.",
+  reason: "What follows “there” settles the verb: “{1}”.",
   patterns: [
     "there [is] no|some|any|ADJ? ADJ? NNS !'s|NN|NNS => are",
     "there [is] lots|plenty of NNS => are",

@@ -7,7 +7,7 @@ import { aOrAn as card } from "./cards.ts";
 /** "a" and "an" by the sound of the next word. */
 export const aOrAn = markCheck({
   ...card,
-  reason: "Before the sound that begins the next word stands “{1}”.",
+  reason: "By the sound that follows, “{1}”.",
   patterns: ["[a] _ => an", "[an] _ => a"],
   accepts({ bounds }, syntax, { lexicon }) {
     const next = bounds[2] ?? 0;

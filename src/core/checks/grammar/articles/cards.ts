@@ -8,7 +8,7 @@ export const aOrAn: Card = {
   weight: "fix",
   code: "art",
   title: "“a” or “an”",
-  why: "“An” stands before a vowel sound and “a” before a consonant sound. The sound decides, not the letter: an hour, an MP, a unit, a one-way street.",
+  why: "“An” goes before a vowel sound and “a” before a consonant sound. The sound decides, not the letter: an hour, an MP, a unit, a one-way street.",
   source: "common practice; tested against the pronunciations of the CMU Pronouncing Dictionary",
   examples: [
     { wrong: "We waited for a hour.", right: "We waited for an hour." },
@@ -42,7 +42,7 @@ export const missingArticle: Card = {
   weight: "settle",
   code: "art",
   title: "Article missing",
-  why: "A singular noun for a thing that can be counted hardly ever stands alone: it takes “a”, “the”, a possessive or the like. Titles, headlines, lists of parts and fixed phrases (“by hand”) do without, and so does a noun that the text uses bare elsewhere.",
+  why: "A singular noun for a thing that can be counted is hardly ever alone: it takes “a”, “the”, a possessive or the like. Titles, headlines, lists of parts and fixed phrases (“by hand”) do without, and so does a noun that the text uses bare elsewhere.",
   source: "common practice; the places are found by a model learned from edited prose",
   examples: [
     { wrong: "They built wall along the quay.", right: "They built a wall along the quay." },

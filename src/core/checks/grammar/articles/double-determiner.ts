@@ -4,7 +4,7 @@ import { doubleDeterminer as card } from "./cards.ts";
 /** Two determiners where one belongs. */
 export const doubleDeterminer = markCheck({
   ...card,
-  reason: "Only one of these words can stand before a noun.",
+  reason: "“{}”: one of these is enough before a noun.",
   patterns: [
     "[the a|an] ADJ|NN => the | $2",
     "[a|an the] ADJ|NOUN => the | $1",

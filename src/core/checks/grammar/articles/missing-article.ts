@@ -32,7 +32,7 @@ const NOT_READ = new Set<BlockKind>(["heading", "cell", "caption", "item", "code
 
 const barePlaces = markCheck<BarePlace>({
   ...card,
-  reason: "“{}” can be counted, and stands here without an article.",
+  reason: "“{}” can be counted and has no article here.",
   find: (syntax, language) =>
     betterChoices(syntax, language, "article").flatMap(
       ({ from, margin }) => foundAt(syntax, from, margin) ?? [],
@@ -175,7 +175,7 @@ function leadOfOthers({ articled, bare }: NounRecord, { choices }: Language): nu
 }
 
 function elsewhereReason(noun: string): string {
-  return `“${noun}” stands here without an article, and has one in every other place where it could.`;
+  return `“${noun}” has no article here, but in every other place where it could.`;
 }
 const CONSISTENT = 3;
 

@@ -8,7 +8,7 @@ export const pronounI: Card = {
   weight: "fix",
   code: "cap",
   title: "“I” in small letters",
-  why: "The pronoun “I” is always a capital, wherever it stands in the sentence.",
+  why: "The pronoun “I” is always a capital, wherever it is in the sentence.",
   source: "common practice",
   examples: [
     { wrong: "When i came in, it was out.", right: "When I came in, it was out." },

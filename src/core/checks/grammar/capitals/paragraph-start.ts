@@ -7,7 +7,7 @@ import { paragraphStart as card } from "./cards.ts";
 /** A paragraph that begins with a small letter, and a sentence after a question. */
 export const paragraphStart = markCheck({
   ...card,
-  reason: "A sentence begins with a capital.",
+  reason: "A sentence begins with a capital: “{1}”.",
   notIn: ["heading", "cell", "caption", "item"],
   find(syntax, _language, block) {
     const found: Found[] = [];

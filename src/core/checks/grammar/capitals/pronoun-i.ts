@@ -7,7 +7,7 @@ import { pronounI as card } from "./cards.ts";
 /** "My brother and i". */
 export const pronounI = markCheck({
   ...card,
-  reason: "The pronoun “I” is always a capital.",
+  reason: "“I” is always a capital.",
   at: ["i"],
   find(syntax) {
     const found: Found[] = [];

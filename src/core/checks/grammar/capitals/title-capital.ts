@@ -10,7 +10,7 @@ const TITLES =
 /** "captain Rusk", "in the Spring". */
 export const titleCapital = markCheck({
   ...card,
-  reason: "A title right before a name has a capital.",
+  reason: "Before a name the title takes a capital: “{1}”.",
   patterns: [`[${TITLES}] NNP => $1:CAP`],
   accepts: ({ bounds }, syntax) => {
     const unit = bounds[0] ?? 0;

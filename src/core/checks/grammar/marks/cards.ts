@@ -47,7 +47,7 @@ export const thatComma: Card = {
   weight: "fix",
   code: "cm",
   title: "Comma before “that”",
-  why: "In English no comma stands between a verb of saying or thinking and its “that”.",
+  why: "English puts no comma between a verb of saying or thinking and its “that”.",
   source: "common practice",
   examples: [
     { wrong: "The clerk said, that it was lost.", right: "The clerk said that it was lost." },
@@ -62,7 +62,7 @@ export const colonAfterVerb: Card = {
   weight: "settle",
   code: "co",
   title: "Colon that parts what belongs together",
-  why: "A colon stands after a clause that could end there. After “consists of”, “such as” or “include” the list is the object, and nothing parts it from its verb.",
+  why: "A colon goes after a clause that could end there. After “consists of”, “such as” or “include” the list is the object, and nothing parts it from its verb.",
   source: "common practice",
   examples: [
     { wrong: "It consists of: a lamp and a wire.", right: "It consists of a lamp and a wire." },
@@ -80,7 +80,7 @@ export const semicolonAfterOpening: Card = {
   weight: "settle",
   code: "sc",
   title: "Semicolon after a subordinate clause",
-  why: "A semicolon joins two sentences that could stand alone. After an opening with “although”, “when” or “if” stands a comma.",
+  why: "A semicolon joins two sentences that could stand alone. After an opening with “although”, “when” or “if” comes a comma.",
   source: "common practice",
   examples: [
     { wrong: "Although it was late; they stayed.", right: "Although it was late, they stayed." },
@@ -95,7 +95,7 @@ export const dateComma: Card = {
   weight: "settle",
   code: "cm",
   title: "Comma in a date",
-  why: "Between day and year in the order month, day, year stands a comma: May 5, 1962.",
+  why: "Between day and year in the order month, day, year goes a comma: May 5, 1962.",
   source: "common practice",
   examples: [
     { wrong: "It fell on May 5 1962.", right: "It fell on May 5, 1962." },
@@ -127,7 +127,7 @@ export const markSlips: Card = {
   weight: "fix",
   code: "pt",
   title: "Marks doubled or out of place",
-  why: "A mark stands once, close to the word before it and with a space after it; inside brackets there is none.",
+  why: "A mark is written once, close to the word before it and with a space after it; inside brackets there is none.",
   source: "common practice",
   examples: [
     { wrong: "The wire broke,, and it sank.", right: "The wire broke, and it sank." },

@@ -7,7 +7,7 @@ import { clauseComma as card } from "./cards.ts";
 /** "a clause, and another": the comma before a conjunction, and non-restrictive "which". */
 export const clauseComma = markCheck({
   ...card,
-  reason: "A comma shows where the first clause ends.",
+  reason: "A comma is missing between the clauses: “{1}”.",
   at: ["but/CC"],
   find(syntax) {
     const found: Found[] = [];

@@ -5,7 +5,7 @@ import { colonAfterVerb as card } from "./cards.ts";
 /** "consists of: four lamps". */
 export const colonAfterVerb = markCheck({
   ...card,
-  reason: "No colon parts a list from the words it completes.",
+  reason: "No colon after “{before}”: the list completes the sentence.",
   patterns: [
     "consist~|comprise~|composed|consists of [:] NOUN|DT|CD|ADJ => -",
     "such as [:] NOUN|DT|CD|ADJ => -",

@@ -6,7 +6,7 @@ import { compoundHyphen as card } from "./cards.ts";
 /** "a well known fact", "a five year plan", "a newly-built boat". */
 export const compoundHyphen = markCheck({
   ...card,
-  reason: "Before the noun this is written “{1}”.",
+  reason: "Before a noun: “{1}”.",
   patterns: [
     "a|an|the|this|my|our|his|her|their|no|some|any [well|ill known|written|made|kept|built|defined|established|read|paid|dressed|informed|equipped|meant] NOUN|ADJ => $2-$3",
     "a|an|the|this|our|his|her|their [long|short|medium term] NOUN|ADJ => $2-$3",
@@ -53,7 +53,7 @@ export const compoundHyphen = markCheck({
         from: unit,
         to: unit + 1,
         mends: [written.replace("-", " ")],
-        reason: "An adverb in -ly takes no hyphen.",
+        reason: "No hyphen after an adverb in “-ly”: “{1}”.",
       });
     }
     return found;

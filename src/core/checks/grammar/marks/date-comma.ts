@@ -5,7 +5,7 @@ import { dateComma as card } from "./cards.ts";
 /** "May 5 1962", "5 May, 1962". */
 export const dateComma = markCheck({
   ...card,
-  reason: "Between day and year stands a comma.",
+  reason: "A comma is missing between day and year: “{1}”.",
   patterns: ["@months [CD] CD => $2,"],
   accepts: ({ bounds }, syntax) => {
     const day = written(syntax, bounds[2] ?? 0);

@@ -5,7 +5,7 @@ import { introductoryComma as card } from "./cards.ts";
 /** "However the wall held." */
 export const introductoryComma = markCheck({
   ...card,
-  reason: "An opening like this is set off by a comma.",
+  reason: "A comma is missing after the opening: “{1}”.",
   patterns: [
     "<s> [however] the|a|an|we|they|i|he|she|it|there|this|these|that|our|my|his|her|their|its|in|when|if => $2,",
     "<s> [moreover|furthermore|nevertheless|nonetheless|consequently|additionally|conversely|incidentally|likewise|accordingly|unfortunately|fortunately|admittedly|interestingly|surprisingly] the|a|an|we|they|i|he|she|it|there|this|these|our|my|his|her|their|its => $2,",

@@ -16,43 +16,43 @@ interface Slip {
 const SLIPS: readonly Slip[] = [
   {
     pattern: /(?<=[\p{L}\p{N})]),(?:\s*,)+(?=\s|$)/gu,
-    reason: "One comma is enough.",
+    reason: "One comma is enough: “{1}”.",
     mend: () => ",",
     accepts: ({ index }, text) => !/\b(?:e\.g|i\.e)$|"[^"]*,"/.test(text.slice(0, index)),
   },
   {
     pattern: /(?<=\p{Ll}{3})\.\.(?=\s+\p{Lu}|\s*$)/gu,
-    reason: "One full stop is enough.",
+    reason: "One full stop is enough: “{1}”.",
     mend: () => ".",
   },
   {
     pattern: /(?<=\p{L})([?!])\.(?=\s|$)/gu,
-    reason: "The mark before it ends the sentence already.",
+    reason: "The sentence has ended already: “{1}”.",
     mend: (match) => match[1] ?? "",
   },
   {
     pattern: /(?<=(?:^|\s)[\p{L}’']+)[ \u00a0]+,(?=[\p{L}\p{N}\s])\s*/gu,
-    reason: "The space stands after the mark, not before it.",
+    reason: "The space goes after the mark: “{1}”.",
     mend: () => ", ",
     // A list set like that throughout is somebody's style.
     accepts: (_, text) => (text.match(/\p{L} ,/gu)?.length ?? 0) < STYLE,
   },
   {
     pattern: /(?<=(?:^|\s)[\p{L}’']+)[ \u00a0]+;(?=[\p{L}\p{N}\s])\s*/gu,
-    reason: "The space stands after the mark, not before it.",
+    reason: "The space goes after the mark: “{1}”.",
     mend: () => "; ",
     doubtful: true,
     accepts: (_, text) => !/[=[\]]/.test(text),
   },
   {
     pattern: /(?<=(?:^|\s)[\p{L}’']+\p{Ll})([,;])(?=\p{L}{2,}[.,;:]?(?:\s|$))/gu,
-    reason: "A space follows the mark.",
+    reason: "A space is missing after the mark: “{1}”.",
     mend: (match) => `${match[1]} `,
     accepts: isBetweenWords,
   },
   {
     pattern: /(?<=(?:^|\s)[\p{L}’',]+\s)\([ \u00a0]+(?=\p{L})/gu,
-    reason: "No space stands inside the bracket.",
+    reason: "Needless space inside the bracket: “{1}”.",
     mend: () => "(",
     accepts: ({ index }, text) =>
       /^[^()]*[^\s()]\)/.test(text.slice(index + 1)) &&
@@ -60,7 +60,7 @@ const SLIPS: readonly Slip[] = [
   },
   {
     pattern: /(?<=\p{L})[ \u00a0]+\)(?!\s*\()/gu,
-    reason: "No space stands inside the bracket.",
+    reason: "Needless space inside the bracket: “{1}”.",
     mend: () => ")",
     accepts: ({ index }, text) => {
       const open = text.lastIndexOf("(", index);
@@ -72,7 +72,7 @@ const SLIPS: readonly Slip[] = [
   },
   {
     pattern: /(?<=(?:^|\s)[\p{L}’']+\p{Ll})[ ]+\.(?=\s+\p{Lu}|\s*$)/gu,
-    reason: "No space stands before a full stop.",
+    reason: "Needless space before the full stop: “{1}”.",
     mend: () => ".",
     doubtful: true,
   },
@@ -101,7 +101,7 @@ const ANY_SLIP = /,\s*,|\.\.|[?!]\.|[ \u00a0][,;.)]|[,;]\p{L}|\([ \u00a0]/u;
 /** ",," and " ," and "( the". */
 export const markSlips = markCheck({
   ...card,
-  reason: "A mark is doubled or out of place.",
+  reason: "“{}”: a mark is doubled or out of place.",
   find(syntax, { lexicon }, block) {
     const found: Found[] = [];
     const { text } = block;

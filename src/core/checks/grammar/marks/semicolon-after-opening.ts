@@ -8,7 +8,7 @@ import { semicolonAfterOpening as card } from "./cards.ts";
 /** "Although it was late; they stayed." */
 export const semicolonAfterOpening = markCheck({
   ...card,
-  reason: "After this opening stands a comma.",
+  reason: "Not a semicolon: the opening is no sentence. “{1}”.",
   at: ["<s> although|though|when|if|because|since|while|after|before|unless|until|as"],
   find(syntax) {
     const found: Found[] = [];

@@ -10,7 +10,7 @@ const NOT_SENTENCES = ["heading", "cell", "caption", "item"] as const;
 /** "The keeper of the gauge, wrote": a comma between subject and verb. */
 export const subjectComma = markCheck({
   ...card,
-  reason: "No comma parts a subject from its verb.",
+  reason: "No comma between a subject and its verb: “{1}”.",
   notIn: NOT_SENTENCES,
   at: [", VERB|MD"],
   find(syntax) {

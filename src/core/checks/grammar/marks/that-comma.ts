@@ -5,7 +5,7 @@ import { thatComma as card } from "./cards.ts";
 /** "The clerk said, that the log was lost." */
 export const thatComma = markCheck({
   ...card,
-  reason: "No comma stands before this “that”.",
+  reason: "No comma before “that”: “{1}”.",
   patterns: [
     "say~|said|says|know~|think~|thought|hope~|believe~|show~|shows|state~/VERB|mean~|means|assume~|note~/VERB|find~|found|report~/VERB|claim~|suggest~|argue~|explain~ [,] that PRONOUN|DT|PRP$|NOUN|NNP => -",
   ],

@@ -7,7 +7,7 @@ import { demonstrative as card } from "./cards.ts";
 /** "this readings", "these kind". */
 export const demonstrative = markCheck({
   ...card,
-  reason: "“{}” and the noun differ in number: “{1}”.",
+  reason: "“{}” and its noun differ in number: “{1}”.",
   patterns: [
     "[this] ADJ? NNS !NN|NNS|POS => these",
     "IN|VB|VBD|VBG [that] ADJ? NNS => those",

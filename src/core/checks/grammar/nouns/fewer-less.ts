@@ -6,7 +6,7 @@ import { fewerLess as card } from "./cards.ts";
 /** "less boats", "amount of visitors". */
 export const fewerLess = markCheck({
   ...card,
-  reason: "Things that are counted take “{1}”.",
+  reason: "Of things that are counted: “{1}”.",
   patterns: [
     "[less] NNS => fewer",
     "[amount] of people|visitors|letters|boats|books|errors|mistakes|items|files|copies|words|days|users|students|children|men|women|cars|houses|things|questions|problems|readings|readers|changes => number",

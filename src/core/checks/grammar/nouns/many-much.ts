@@ -6,7 +6,7 @@ import { manyMuch as card } from "./cards.ts";
 /** "much boats", "many water". */
 export const manyMuch = markCheck({
   ...card,
-  reason: "What is counted takes “many”, what is not takes “much”: “{1}”.",
+  reason: "“Many” counts, “much” does not: “{1}”.",
   patterns: [
     "how|too|so|as|not|n't|very|without [much] NNS => many",
     "[much] visitors|people|boats|books|things|others|days|men|women|children|problems|questions|ways => many",

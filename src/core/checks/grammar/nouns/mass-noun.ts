@@ -8,7 +8,7 @@ const PLURAL_MASS =
 /** "an information", "all equipments". */
 export const massNoun = markCheck({
   ...card,
-  reason: "This noun is not counted: “{1}”.",
+  reason: "“{}” is not counted: “{1}”.",
   patterns: [
     `[${PLURAL_MASS}/NNS] => $1:NN`,
     "[a|an advice|furniture|luggage|homework] !NOUN|'s => some $2 | $2",

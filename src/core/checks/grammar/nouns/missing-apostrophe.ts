@@ -10,7 +10,7 @@ import { missingApostrophe as card } from "./cards.ts";
 /** "The keepers log": a plural right before the noun it owns. */
 export const missingApostrophe = markCheck({
   ...card,
-  reason: "Before what it owns the noun takes an apostrophe: “{1}”.",
+  reason: "An owner takes an apostrophe: “{1}”.",
   patterns: [
     "[yesterdays] NOUN|ADJ => yesterday’s",
     "[todays] NOUN|ADJ => today’s",

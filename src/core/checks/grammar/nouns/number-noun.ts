@@ -6,7 +6,7 @@ import { numberNoun as card } from "./cards.ts";
 /** "four anchor". */
 export const numberNoun = markCheck({
   ...card,
-  reason: "After a number above one the noun is plural: “{1}”.",
+  reason: "More than one: “{1}”.",
   patterns: [
     "two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|twenty|thirty|forty|fifty ADJ? [NN] .|,|in|on|at|of|for|to|from|with|asked|came|were|are|have|a|and|ago|later|before => $3:NNS",
   ],

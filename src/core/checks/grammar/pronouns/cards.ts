@@ -43,7 +43,7 @@ export const whoWhom: Card = {
   weight: "fix",
   code: "pro",
   title: "“who” and “whom”",
-  why: "“Who” is a subject, “whom” an object; after a preposition stands “whom”.",
+  why: "“Who” is a subject, “whom” an object; after a preposition it is “whom”.",
   source: "common practice",
   examples: [
     { wrong: "To who did you send it?", right: "To whom did you send it?" },
@@ -76,7 +76,7 @@ export const themThose: Card = {
   weight: "fix",
   code: "pro",
   title: "“them” for “those”",
-  why: "Before a noun stands “those”; “them” stands alone.",
+  why: "Before a noun it is “those”; “them” has no noun after it.",
   source: "common practice",
   examples: [
     { wrong: "Them charts are old.", right: "Those charts are old." },

@@ -6,7 +6,7 @@ import { pronounCase as card } from "./cards.ts";
 /** "between you and I", "me and him went". */
 export const pronounCase = markCheck({
   ...card,
-  reason: "Here the pronoun is “{1}”.",
+  reason: "Not “{}” here: “{1}”.",
   patterns: [
     "between|for|with|to|from|by|about|against|beside|except|without|like|near|behind you|me|him|her|us|them and [i] !'ve|'m|'ll|'d|VERB|MD|RB => me",
     "between|for|with|to|from|by|about|against|beside|except|without|near|behind my|his|her|your|our|the NOUN and [i] !'ve|'m|'ll|'d|VERB|MD|RB => me",

@@ -4,7 +4,7 @@ import { reflexive as card } from "./cards.ts";
 /** "the clerk and myself", "hisself". */
 export const reflexive = markCheck({
   ...card,
-  reason: "Here “{1}” is meant.",
+  reason: "“{1}” is meant.",
   patterns: [
     "NOUN|NNP|PPSS|PPS and [myself] VERB|MD => I",
     "<s> [myself] and _ => I",

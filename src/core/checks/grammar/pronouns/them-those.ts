@@ -6,7 +6,7 @@ import { themThose as card } from "./cards.ts";
 /** "them charts". */
 export const themThose = markCheck({
   ...card,
-  reason: "Before a noun stands “those”.",
+  reason: "“Them” points at no noun: “those”.",
   patterns: [
     "<s> [them] ADJ? NNS VERB => those",
     "<s> [them] are => those",

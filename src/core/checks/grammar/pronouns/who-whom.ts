@@ -5,7 +5,7 @@ import { whoWhom as card } from "./cards.ts";
 /** "to who", "the clerk whom wrote". */
 export const whoWhom = markCheck({
   ...card,
-  reason: "Here the pronoun is “{1}”.",
+  reason: "Not “{}” here: “{1}”.",
   patterns: [
     "to|for|with|from|by|of|about|against|at|among|behind|beside|through|under|upon|without [who] PRONOUN|the|a|my|his|her|their|our|did|do|does|is|are|was|were => whom",
     "NOUN|one|those|NNP [whom] VBZ|VBD => who",

@@ -6,7 +6,7 @@ import { finiteIn, NOT_SENTENCES, SUBORDINATORS } from "./sentences.ts";
 /** "…, however the wall held": an adverb is no conjunction. */
 export const adverbSplice = markCheck({
   ...card,
-  reason: "An adverb cannot join two sentences with a comma.",
+  reason: "A comma is too little between two sentences: “{1}”.",
   notIn: NOT_SENTENCES,
   patterns: [
     "VERB|NOUN|ADJ|RB|PPO [, however|therefore|moreover|nevertheless|furthermore|consequently|nonetheless] PPS|PPSS VERB|MD => ; $3,",

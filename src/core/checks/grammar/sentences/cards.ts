@@ -44,7 +44,7 @@ export const adverbSplice: Card = {
   weight: "settle",
   code: "cs",
   title: "“however”, “therefore” between two sentences",
-  why: "“However”, “therefore”, “moreover” and their like are adverbs; they cannot join two sentences with a comma. A semicolon or a full stop stands before them and a comma after.",
+  why: "“However”, “therefore”, “moreover” and their like are adverbs; they cannot join two sentences with a comma. A semicolon or a full stop goes before them and a comma after.",
   source: "common practice",
   examples: [
     { wrong: "It was high, however the wall held.", right: "It was high; however, the wall held." },
@@ -100,7 +100,7 @@ export const tenseShift: Card = {
   weight: "weigh",
   code: "tns",
   title: "Tense changes within a sentence",
-  why: "Verbs joined by “and” under one subject tell one story and mostly stand in one tense.",
+  why: "Verbs joined by “and” under one subject tell one story and are mostly in one tense.",
   source: "common practice",
   examples: [
     { wrong: "She opened the door and walks in.", right: "She opened the door and walked in." },

@@ -13,7 +13,7 @@ const OPENS_CLAUSE = /^(?:way|time|moment|day|minute|instant|year)$/;
 /** "The tide turned, we went home." */
 export const commaSplice = markCheck({
   ...card,
-  reason: "Both halves are sentences; a comma is too little between them.",
+  reason: "Two sentences; a comma is too little between them: “{1}”.",
   notIn: NOT_SENTENCES,
   at: [", i|he|she|it|we|they|you|there|this|nobody|everyone"],
   find(syntax) {

@@ -8,7 +8,7 @@ import { NOT_SENTENCES, sentencesOf } from "./sentences.ts";
 /** "Walking along the quay, the lamp came into view." */
 export const danglingOpening = markCheck({
   ...card,
-  reason: "The opening belongs to “{subject}”, which can hardly be meant.",
+  reason: "The opening would belong to “{subject}”.",
   notIn: NOT_SENTENCES,
   at: [
     "walking|looking|reading|having|opening|closing|running|driving|sitting|standing|turning|entering|arriving|leaving|coming|going|hearing|seeing|waiting|climbing|sailing",
@@ -49,7 +49,7 @@ export const danglingOpening = markCheck({
           words[verb.main]?.form ?? "",
         );
       if (!thing || !unmoved) continue;
-      const reason = `The opening belongs to “${written(syntax, subject.head)}”, which can hardly be meant.`;
+      const reason = `The opening would belong to “${written(syntax, subject.head)}”.`;
       found.push({ from, to: comma, mends: [], reason });
     }
     return found;

@@ -12,7 +12,7 @@ const NOT_SENTENCES = ["heading", "cell", "caption", "item"] as const;
 /** A sentence that ends without a mark. */
 export const finalMark = markCheck({
   ...card,
-  reason: "The sentence ends without a mark.",
+  reason: "The sentence ends without a mark: “{1}”.",
   notIn: NOT_SENTENCES,
   find(syntax, language, block) {
     const found: Found[] = [];

@@ -7,7 +7,7 @@ import { finiteIn, NOT_SENTENCES, sentencesOf } from "./sentences.ts";
 /** "Because the wire was broken.": a subordinate clause that stands alone. */
 export const fragment = markCheck({
   ...card,
-  reason: "This clause leans on another and stands alone.",
+  reason: "“{}” opens no sentence that can be by itself.",
   notIn: NOT_SENTENCES,
   at: ["<s> because|although|whereas|until|unless|which"],
   find(syntax) {

@@ -4,7 +4,7 @@ import { parallelList as card } from "./cards.ts";
 /** "walking, fishing and to row". */
 export const parallelList = markCheck({
   ...card,
-  reason: "The other members of the list have another form: “{1}”.",
+  reason: "The others in the list are alike: “{1}”.",
   patterns: [
     "like~|enjoy~|love~|hate~|prefer~|start~|stop~|include~|avoid~ VBG NOUN? , VBG ,? and|or [to VB] => $9:VBG",
     "like~|enjoy~|love~|hate~|prefer~ VBG and|or [to VB] => $5:VBG",

@@ -11,7 +11,7 @@ const QUESTION_WORDS = new Set("what where who whom whose why how which when".sp
 /** "Where is the spare key." */
 export const questionMark = markCheck({
   ...card,
-  reason: "A question ends with a question mark, a reported one with a full stop.",
+  reason: "A question ends with a question mark, a reported one with a stop: “{1}”.",
   notIn: ["heading", "cell"],
   at: [
     "<s> what|where|who|whom|whose|why|how|which|when",

@@ -6,7 +6,7 @@ import { tenseShift as card } from "./cards.ts";
 /** "She opened the door and walks in." */
 export const tenseShift = markCheck({
   ...card,
-  reason: "The verb before it stands in another tense: “{1}”.",
+  reason: "The verb before it is in another tense: “{1}”.",
   at: ["and VBD|VBZ"],
   find(syntax, { words: table }) {
     const found: Found[] = [];

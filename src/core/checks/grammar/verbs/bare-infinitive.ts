@@ -5,7 +5,7 @@ import { bareInfinitive as card } from "./cards.ts";
 /** "let him to stay", "made the door to shake". */
 export const bareInfinitive = markCheck({
   ...card,
-  reason: "“Let” and “make” take the infinitive without “to”.",
+  reason: "No “to” after “let” and “make”: “{1}”.",
   patterns: [
     "let|lets|letting me|him|her|us|them|it|you [to VB] => $4",
     "made|makes|making me|him|us|them [to VB] => $4",

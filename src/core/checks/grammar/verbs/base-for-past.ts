@@ -5,7 +5,7 @@ import { baseForPast as card } from "./cards.ts";
 /** "He come home late last night." */
 export const baseForPast = markCheck({
   ...card,
-  reason: "The time is past, and so is the verb: “{1}”.",
+  reason: "The time is past: “{1}”.",
   at: ["yesterday|ago", "last night|week|month|year|summer|winter|spring|autumn|monday|friday"],
   find(syntax, { words: table }) {
     const found: Found[] = [];

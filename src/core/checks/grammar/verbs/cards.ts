@@ -59,7 +59,7 @@ export const baseForPast: Card = {
   weight: "settle",
   code: "vb",
   title: "Present form beside a time in the past",
-  why: "With “yesterday”, “last week” or “an hour ago” the verb stands in the past.",
+  why: "With “yesterday”, “last week” or “an hour ago” the verb is in the past.",
   source: "common practice",
   examples: [
     { wrong: "They finish the wall yesterday.", right: "They finished the wall yesterday." },
@@ -127,7 +127,7 @@ export const usedTo: Card = {
   weight: "fix",
   code: "vb",
   title: "“used to”, “supposed to”",
-  why: "The d of “used to” and “supposed to” is hardly heard, but it is written. After “did” the plain form stands: did not use to.",
+  why: "The d of “used to” and “supposed to” is hardly heard, but it is written. After “did” comes the plain form: did not use to.",
   source: "common practice",
   examples: [
     { wrong: "We use to read it by candle.", right: "We used to read it by candle." },
@@ -143,7 +143,7 @@ export const ifWouldHave: Card = {
   weight: "settle",
   code: "vb",
   title: "“would have” after “if” or “wish”",
-  why: "In written English the condition stands in the past perfect, without “would”: if I had known, I would have come.",
+  why: "In written English the condition is in the past perfect, without “would”: if I had known, I would have come.",
   source: "common practice",
   examples: [
     {
@@ -161,7 +161,7 @@ export const sinceTense: Card = {
   weight: "settle",
   code: "vb",
   title: "Tense with “since” and “for”",
-  why: "What began in the past and goes on stands in the perfect: we have been waiting since noon. A span of time takes “for”, its beginning “since”.",
+  why: "What began in the past and goes on takes the perfect: we have been waiting since noon. A span of time takes “for”, its beginning “since”.",
   source: "common practice",
   examples: [
     { wrong: "We are waiting since noon.", right: "We have been waiting since noon." },

@@ -5,7 +5,7 @@ import { gerundAfterPreposition as card } from "./cards.ts";
 /** "without say a word", "look forward to see". */
 export const gerundAfterPreposition = markCheck({
   ...card,
-  reason: "After a preposition the verb takes “-ing”: “{1}”.",
+  reason: "After “{before}” the verb takes “-ing”: “{1}”.",
   patterns: [
     "look~ forward to [VB] => $4:VBG",
     "instead of [VB] => $3:VBG",

@@ -10,7 +10,7 @@ const INFINITIVE_VERBS =
 /** "avoid to do", "decide doing": what a verb takes after it. */
 export const gerundOrInfinitive = markCheck({
   ...card,
-  reason: "Here the verb takes “{1}”.",
+  reason: "After “{before}”: “{1}”.",
   patterns: [`${GERUND_VERBS} [to VB] => $3:VBG`, `${INFINITIVE_VERBS} [VBG] => to $2:VB`],
   accepts: ({ bounds, pattern }, { words, tags }) => {
     const verb = bounds[0] ?? 0;

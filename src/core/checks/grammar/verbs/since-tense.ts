@@ -4,7 +4,7 @@ import { sinceTense as card } from "./cards.ts";
 /** "We are waiting since noon." */
 export const sinceTense = markCheck({
   ...card,
-  reason: "With “since” stands the perfect: “{1}”.",
+  reason: "With “since” the perfect: “{1}”.",
   patterns: [
     "i|we|they|you [am|are|'re|'m] VBG since CD|noon|@months|@weekdays|last|yesterday => have been",
     "he|she|it [is] VBG since CD|noon|@months|@weekdays|last|yesterday => has been",

@@ -4,7 +4,7 @@ import { usedTo as card } from "./cards.ts";
 /** "use to", "suppose to". */
 export const usedTo = markCheck({
   ...card,
-  reason: "Here “{1}” is meant.",
+  reason: "“{1}” is meant.",
   patterns: [
     "be~ [suppose] to => supposed",
     "is|are|was|were|am|'m|'re|get|gets|getting|become|became not? [use] to => used",

@@ -17,7 +17,7 @@ import { verbForm as card } from "./cards.ts";
 /** A verb in a form that what stands before it does not take. */
 export const verbForm = markCheck({
   ...card,
-  reason: "After “{before}” the verb is “{1}”.",
+  reason: "After “{before}”: “{1}”.",
   find(syntax, language) {
     const { words: table } = language;
     const found: Found[] = [];
@@ -26,7 +26,7 @@ export const verbForm = markCheck({
       if (form === own || found.some((one) => one.from === from)) return;
       // "Has showed" may stand; "will showed" may not.
       if (TWO_PARTICIPLES.has(own) && form !== table.verb(own)) return;
-      const reason = `After “${governor(syntax, from)}” the verb is “{1}”.`;
+      const reason = `After “${governor(syntax, from)}”: “{1}”.`;
       found.push({
         from,
         to: from + 1,

@@ -20,7 +20,7 @@ const ADVERBS: readonly string[] = [
 /** "runs very quiet", "real cold". */
 export const adverbForm = markCheck({
   ...card,
-  reason: "A verb or an adjective is qualified by an adverb: “{1}”.",
+  reason: "An adverb is wanted: “{1}”.",
   patterns: [
     "be~|feel~|look~ [real] cold|hot|good|bad|nice|careful|hard|easy|late|early|tired|happy|sad|big|small|fast|slow => really",
     "do~|did|play~|work~|sing~|write~|cook~|sleep~ [good] .|,|</s>|and => well",

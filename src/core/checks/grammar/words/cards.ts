@@ -8,7 +8,7 @@ export const confusedWords: Card = {
   weight: "settle",
   code: "ww",
   title: "Right word, wrong place",
-  why: "The word exists, but another that looks or sounds like it fits here: form and from, their and there, affect and effect. The dictionary cannot tell; what stands around it can.",
+  why: "The word exists, but another that looks or sounds like it fits here: form and from, their and there, affect and effect. The dictionary cannot tell; what is around it can.",
   source:
     "sets of words that are confused are common practice (data/choice-sets.txt); a model learned from edited prose weighs them",
   examples: [
@@ -81,7 +81,7 @@ export const extraWord: Card = {
   weight: "fix",
   code: "xw",
   title: "Little word too many",
-  why: "Two words that exclude each other stand together, often because one was put in and the other not taken out.",
+  why: "Two words that exclude each other are side by side, often because one was put in and the other not taken out.",
   source: "common practice",
   examples: [
     { wrong: "He is was tired.", right: "He was tired." },
@@ -246,7 +246,7 @@ export const contraction: Card = {
   weight: "fix",
   code: "ap",
   title: "Contraction without its apostrophe",
-  why: "The apostrophe stands where letters were left out: “do not” becomes “don’t”.",
+  why: "The apostrophe goes where letters were left out: “do not” becomes “don’t”.",
   source: "common practice",
   examples: [
     { wrong: "They dont know.", right: "They don’t know." },

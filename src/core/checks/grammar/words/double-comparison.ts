@@ -6,7 +6,7 @@ import { doubleComparison as card } from "./cards.ts";
 /** "more better", "most highest". */
 export const doubleComparison = markCheck({
   ...card,
-  reason: "Only one of the two is needed: “{1}”.",
+  reason: "One of the two is enough: “{1}”.",
   patterns: ["[more JJR|RBR] => $2", "the|my|his|her|our|their [most JJS|RBS] => $3"],
   accepts: ({ bounds, pattern }, { words, tags }) => {
     const second = bounds[2 * pattern.marked.to - 2] ?? 0;

@@ -4,7 +4,7 @@ import { doubleNegative as card } from "./cards.ts";
 /** "don't have no oil". */
 export const doubleNegative = markCheck({
   ...card,
-  reason: "One of the two denies enough: “{1}”.",
+  reason: "Twice denied; once is enough: “{1}”.",
   patterns: [
     "do|did|does|would|could|can|will|ca|wo|have|had|has n't|not VERB [no] NOUN|ADJ|more => any",
     "do|did|does|would|could|can|will|ca|wo|have|had|has n't|not VERB [nothing] => anything",

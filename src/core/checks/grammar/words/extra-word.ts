@@ -5,7 +5,7 @@ import { extraWord as card } from "./cards.ts";
 /** "discuss about", "enter into the room", "he is was". */
 export const extraWord = markCheck({
   ...card,
-  reason: "One of these words is too many.",
+  reason: "One word too many: “{1}”.",
   patterns: [
     "PRONOUN|NOUN [is was] !is|was => was | is",
     "PRONOUN|NOUN [was is] !is|was => is | was",
@@ -26,7 +26,7 @@ export const extraWord = markCheck({
     "[to from|of|on|at|by] the => $1 | $2",
     "[a the|my|his|its] NOUN => $2",
     "to to [VB] => $3",
-    "MD|TO [be|have] be|have VBN => - :: One of the two verbs is too many.",
+    "MD|TO [be|have] be|have VBN => - :: One verb too many: “{}”.",
   ],
   accepts: ({ bounds, pattern }, { words, tags, text, units }) => {
     const marked = bounds[2 * pattern.marked.from] ?? 0;

@@ -6,7 +6,7 @@ import { missingWord as card } from "./cards.ts";
 /** "one the oldest", "a lot people", "going be". */
 export const missingWord = markCheck({
   ...card,
-  reason: "A little word is missing: “{1}”.",
+  reason: "A word is missing: “{1}”.",
   patterns: [
     "be~ [one the] JJS|most|few|first|last|many => one of the",
     "<s> [one the] NNS => one of the",

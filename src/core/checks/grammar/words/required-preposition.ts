@@ -6,7 +6,7 @@ import { requiredPreposition as card } from "./cards.ts";
 /** The preposition that a verb, a noun or an adjective asks for. */
 export const requiredPreposition = markCheck({
   ...card,
-  reason: "Here the usual word is “{1}”.",
+  reason: "“{1}” is the usual word here.",
   phraseList: "prepositions",
   accepts: ({ bounds, pattern }, { words, tags }) => {
     const marked = bounds[2 * pattern.marked.from] ?? 0;

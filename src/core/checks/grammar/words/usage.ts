@@ -4,6 +4,6 @@ import { usage as card } from "./cards.ts";
 /** Constructions that English has not: "must to go", "since three weeks". */
 export const usage = markCheck({
   ...card,
-  reason: "“{1}” is usual.",
+  reason: "English has “{1}”.",
   phraseList: "usage",
 });
