@@ -1,10 +1,11 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
 import { analyse } from "../src/core/language/analysis.ts";
-import { addCounts, countBlock } from "../src/core/readings/counts.ts";
+import type { BlockKind } from "../src/core/manuscript/model.ts";
+import { addCounts, countBlock, NO_COUNTS, subtractCounts } from "../src/core/readings/counts.ts";
 import { loadLanguage } from "./support/language.ts";
 
-const count = (text: string, kind: "paragraph" | "heading" = "paragraph") =>
+const count = (text: string, kind: BlockKind = "paragraph") =>
   countBlock(analyse(kind, text, [], loadLanguage()));
 
 describe("counts", () => {
@@ -39,6 +40,25 @@ describe("counts", () => {
       proseWords: 2,
       characters: 13,
       paragraphs: 2,
+      code: 0,
+      columns: 0,
+      mail: 0,
+      foreign: 0,
     });
+  });
+
+  test("tell what no check reads, by what it is", () => {
+    const total = addCounts([
+      count("const depth = gauge.read(well); if (depth > 4) { warn(); }"),
+      count("gauge --log /var/log/tide.log", "code"),
+      count("> I read the gauge at noon, as you asked."),
+      count("Die Flut kam in der Nacht, und der Turm stand bis an die Fenster im Wasser."),
+      count("The keeper reads the gauge at noon."),
+    ]);
+    assert.deepEqual(
+      [total.code, total.columns, total.mail, total.foreign, total.paragraphs],
+      [2, 0, 1, 1, 5],
+    );
+    assert.deepEqual(subtractCounts(total, total), NO_COUNTS);
   });
 });

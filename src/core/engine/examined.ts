@@ -40,11 +40,19 @@ export function joined(parts: readonly Examined[], windows: readonly Range[]): E
     }
   }
   const counts = addCounts(parts.map((part) => part.counts));
+  const once = (count: number) => Math.min(1, count);
   return {
     analysed: null,
     facts,
     read: [...(parts[0]?.read ?? [])],
-    counts: { ...counts, paragraphs: Math.min(1, counts.paragraphs) },
+    counts: {
+      ...counts,
+      paragraphs: once(counts.paragraphs),
+      code: once(counts.code),
+      columns: once(counts.columns),
+      mail: once(counts.mail),
+      foreign: once(counts.foreign),
+    },
   };
 }
 

@@ -13,6 +13,11 @@ export interface Counts {
   characters: number;
   /** Blocks that hold text. */
   paragraphs: number;
+  /** Of these, blocks that no check reads: code and listings, columns, the head of a mail and what it quotes, other languages. */
+  code: number;
+  columns: number;
+  mail: number;
+  foreign: number;
 }
 
 export const NO_COUNTS: Counts = {
@@ -21,7 +26,12 @@ export const NO_COUNTS: Counts = {
   proseWords: 0,
   characters: 0,
   paragraphs: 0,
+  code: 0,
+  columns: 0,
+  mail: 0,
+  foreign: 0,
 };
+const COUNTED = Object.keys(NO_COUNTS) as (keyof Counts)[];
 
 /** Silent reading of English non-fiction: 238 words a minute (Brysbaert 2019, a review of 190 studies). */
 export const WORDS_A_MINUTE = 238;
@@ -35,7 +45,8 @@ export const WORDS_A_PAGE = 250;
 export const SPOKEN_WORDS_A_MINUTE = 150;
 
 /** Counts of one block. */
-export function countBlock({ kind, text, tokens, sentences }: AnalysedBlock): Counts {
+export function countBlock(block: AnalysedBlock): Counts {
+  const { kind, text, tokens, sentences } = block;
   let words = 0;
   for (const { kind } of tokens) if (kind !== "punctuation" && kind !== "object") words++;
   return {
@@ -44,29 +55,32 @@ export function countBlock({ kind, text, tokens, sentences }: AnalysedBlock): Co
     proseWords: PROSE.has(kind) ? words : 0,
     characters: text.length,
     paragraphs: words > 0 ? 1 : 0,
+    ...unread(block),
+  };
+}
+
+/** Which kind of unread block this is. */
+function unread({ kind, structure }: AnalysedBlock) {
+  const is = (one: boolean) => (one ? 1 : 0);
+  const { shape } = structure;
+  return {
+    code: is(kind === "code" || shape === "code"),
+    columns: is(shape === "columns"),
+    mail: is(shape === "header" || shape === "quoted"),
+    foreign: is(shape === "foreign"),
   };
 }
 
 /** The counts added up. */
 export function addCounts(all: Iterable<Counts>): Counts {
   const total = { ...NO_COUNTS };
-  for (const one of all) {
-    total.words += one.words;
-    total.sentences += one.sentences;
-    total.proseWords += one.proseWords;
-    total.characters += one.characters;
-    total.paragraphs += one.paragraphs;
-  }
+  for (const one of all) for (const name of COUNTED) total[name] += one[name];
   return total;
 }
 
 /** What is left of counts when those of a part are taken out. */
 export function subtractCounts(all: Counts, part: Counts): Counts {
-  return {
-    words: all.words - part.words,
-    sentences: all.sentences - part.sentences,
-    proseWords: all.proseWords - part.proseWords,
-    characters: all.characters - part.characters,
-    paragraphs: all.paragraphs - part.paragraphs,
-  };
+  const left = { ...all };
+  for (const name of COUNTED) left[name] -= part[name];
+  return left;
 }

@@ -1,9 +1,14 @@
 import { PASSES } from "../../core/checks/card.ts";
 import { LEAVE_BITS, LEAVE_KINDS, leftAlone } from "../../core/checks/leave.ts";
 import { SUBJECTS } from "../../core/house/subjects.ts";
-import { SPOKEN_WORDS_A_MINUTE, WORDS_A_MINUTE, WORDS_A_PAGE } from "../../core/readings/counts.ts";
+import {
+  type Counts,
+  SPOKEN_WORDS_A_MINUTE,
+  WORDS_A_MINUTE,
+  WORDS_A_PAGE,
+} from "../../core/readings/counts.ts";
 import { Key } from "../parts/Key.tsx";
-import { figure } from "../parts/words.ts";
+import { count, figure } from "../parts/words.ts";
 import { PassEntry } from "./PassEntry.tsx";
 import { PASS_PARTS } from "./pass-parts.ts";
 import { Switch } from "./Switch.tsx";
@@ -53,14 +58,22 @@ function BoardTitle({ session }: RailProps) {
   return <>{PASS_PARTS[pass].board.title}</>;
 }
 
-/** The kinds of unknown words that are left alone in this document. */
+/** Parts of this document that no check reads, and the kinds of unknown words that are left alone. */
 function LeftAlone({ session }: RailProps) {
-  const { record } = useSlice(session, "record");
+  const { record, tables } = useSlice(session, "record", "tables");
   if (!record) return null;
   const left = leftAlone(record.kind, record.leave);
+  const unread = tables ? unreadParts(tables.counts) : [];
   return (
     <details className="px-4.5 pt-3 text-[13px] text-soft">
-      <summary className="select-none">Left alone</summary>
+      <summary className="select-none">
+        Left alone
+        {unread.length > 0 ? (
+          <span className="mt-1 block pl-4 leading-snug" data-testid="unread">
+            {unread.join(", ")}
+          </span>
+        ) : null}
+      </summary>
       <ul className="mt-2 space-y-2">
         {LEAVE_KINDS.map(({ id, title, note }) => (
           <li key={id}>
@@ -74,6 +87,19 @@ function LeftAlone({ session }: RailProps) {
         ))}
       </ul>
     </details>
+  );
+}
+
+/** How many parts of a document are not read, by what they are. */
+function unreadParts({ code, columns, mail, foreign }: Counts): string[] {
+  const parts: [number, string][] = [
+    [code, "of code"],
+    [columns, "set in columns"],
+    [mail, "of mail heads and quoted mail"],
+    [foreign, "in another language"],
+  ];
+  return parts.flatMap(([number, what]) =>
+    number > 0 ? [`${count(number, "part")} ${what}`] : [],
   );
 }
 
