@@ -96,9 +96,13 @@ export interface Pair {
   good: string;
 }
 
+/** Two sets of pairs, each written before the rules it asked for. */
+export type PairSet = "pairs" | "phenomena";
+
 /** Pairs written by hand: every second one is for tuning, the others for testing. */
-export function minimalPairs(part: Part): Pair[] {
-  const lines = readFileSync(path.join(import.meta.dirname, "data/pairs.txt"), "utf8").split("\n");
+export function minimalPairs(part: Part, set: PairSet = "pairs"): Pair[] {
+  const file = path.join(import.meta.dirname, `data/${set}.txt`);
+  const lines = readFileSync(file, "utf8").split("\n");
   const pairs: Pair[] = [];
   let phenomenon = "";
   for (const line of lines) {
@@ -111,8 +115,8 @@ export function minimalPairs(part: Part): Pair[] {
 
 const CORRECTING: readonly Pass[] = ["spelling", "grammar"];
 
-export function pairResults(part: Part) {
-  return minimalPairs(part).map((pair) => ({
+export function pairResults(part: Part, set: PairSet = "pairs") {
+  return minimalPairs(part, set).map((pair) => ({
     ...pair,
     badMarks: marksIn(pair.bad, CORRECTING, { variety: "en-GB" }).marks,
     goodMarks: marksIn(pair.good, CORRECTING, { variety: "en-GB" }).marks,
@@ -362,12 +366,29 @@ export function benchGrammar(): void {
   console.log(
     `\nMarks of weight fix judged by hand: ${percent(right, judged.length)}% of ${judged.length} right (goal 90 of 300)`,
   );
-  const pairs = pairResults("test");
-  const bad = pairs.filter(({ badMarks }) => badMarks.length > 0).length;
-  const good = pairs.filter(({ goodMarks }) => goodMarks.length === 0).length;
+  for (const set of ["pairs", "phenomena"] as const) reportPairs("test", set);
+}
+
+function reportPairs(part: Part, set: PairSet): void {
+  const pairs = pairResults(part, set);
+  const bad = pairs.filter(({ badMarks }) => badMarks.length > 0);
+  const good = pairs.filter(({ goodMarks }) => goodMarks.length === 0);
   console.log(
-    `\nMinimal pairs, test half, ${pairs.length} of ${new Set(pairs.map((p) => p.phenomenon)).size} phenomena`,
+    `\nMinimal pairs (${set}), ${part} half, ${pairs.length} of ${new Set(pairs.map((p) => p.phenomenon)).size} phenomena`,
   );
-  console.log(`  bad member marked ${percent(bad, pairs.length)}% (goal 80)`);
-  console.log(`  good member left alone ${percent(good, pairs.length)}% (goal 97)`);
+  console.log(`  bad member marked ${percent(bad.length, pairs.length)}% (goal 80)`);
+  console.log(`  good member left alone ${percent(good.length, pairs.length)}% (goal 97)`);
+  if (!process.env.MISSED) return;
+  for (const pair of pairs) {
+    if (pair.badMarks.length === 0) console.log(`    missed ${pair.phenomenon}: ${pair.bad}`);
+    for (const { rule, text } of pair.goodMarks) {
+      console.log(`    needless ${rule} “${text}”: ${pair.good}`);
+    }
+  }
+}
+
+/** Both sets of minimal pairs; `HALF=tune` shows the tuning half, `MISSED=1` what went wrong. */
+export function benchPairs(): void {
+  const part = process.env.HALF === "tune" ? "tune" : "test";
+  for (const set of ["pairs", "phenomena"] as const) reportPairs(part, set);
 }

@@ -3,7 +3,7 @@ import { benchChance } from "./chance.ts";
 import { benchCore } from "./core.ts";
 import { benchDesk } from "./desk.ts";
 import { benchFalseAlarms } from "./false-alarms.ts";
-import { benchGrammar } from "./grammar.ts";
+import { benchGrammar, benchPairs } from "./grammar.ts";
 import { benchHostile } from "./hostile.ts";
 import { benchKills } from "./kills.ts";
 import { benchLanguage } from "./language.ts";
@@ -14,7 +14,7 @@ import { benchQuality } from "./quality.ts";
 import { benchReal } from "./real/real.ts";
 import { benchSameMarks } from "./same-marks.ts";
 
-/** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, grammar, paragraphs, hostile, real, same, desk, browser, kills, chance. */
+/** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, grammar, pairs, paragraphs, hostile, real, same, desk, browser, kills, chance. */
 const parts: Record<string, () => unknown> = {
   core: benchCore,
   pipeline: benchPipeline,
@@ -25,6 +25,7 @@ const parts: Record<string, () => unknown> = {
     benchManuals();
   },
   grammar: benchGrammar,
+  pairs: benchPairs,
   paragraphs: benchLongParagraphs,
   hostile: benchHostile,
   real: benchReal,
