@@ -39,17 +39,23 @@ import { commaSplice } from "./grammar/sentences/comma-splice.ts";
 import { danglingOpening } from "./grammar/sentences/dangling-opening.ts";
 import { finalMark } from "./grammar/sentences/final-mark.ts";
 import { fragment } from "./grammar/sentences/fragment.ts";
+import { missingPart } from "./grammar/sentences/missing-part.ts";
 import { parallelList } from "./grammar/sentences/parallel-list.ts";
 import { questionMark } from "./grammar/sentences/question-mark.ts";
+import { repeatedPart } from "./grammar/sentences/repeated-part.ts";
+import { runOn } from "./grammar/sentences/run-on.ts";
 import { tenseShift } from "./grammar/sentences/tense-shift.ts";
 import { bareInfinitive } from "./grammar/verbs/bare-infinitive.ts";
 import { baseForPast } from "./grammar/verbs/base-for-past.ts";
+import { clauseWill } from "./grammar/verbs/clause-will.ts";
 import { gerundAfterPreposition } from "./grammar/verbs/gerund-after-preposition.ts";
 import { gerundOrInfinitive } from "./grammar/verbs/gerund-or-infinitive.ts";
 import { ifWouldHave } from "./grammar/verbs/if-would-have.ts";
 import { loneParticiple } from "./grammar/verbs/lone-participle.ts";
 import { modalOf } from "./grammar/verbs/of-for-have.ts";
+import { perfectPast } from "./grammar/verbs/perfect-past.ts";
 import { sinceTense } from "./grammar/verbs/since-tense.ts";
+import { stateVerb } from "./grammar/verbs/state-verb.ts";
 import { usedTo } from "./grammar/verbs/used-to.ts";
 import { verbForm } from "./grammar/verbs/verb-form.ts";
 import { adverbForm } from "./grammar/words/adverb-form.ts";
@@ -128,6 +134,9 @@ export const CHECKS = [
   usedTo,
   ifWouldHave,
   sinceTense,
+  perfectPast,
+  stateVerb,
+  clauseWill,
   pronounCase,
   reflexive,
   whoWhom,
@@ -160,6 +169,9 @@ export const CHECKS = [
   contraction,
   wordDivision,
   fragment,
+  repeatedPart,
+  missingPart,
+  runOn,
   commaSplice,
   adverbSplice,
   parallelList,

@@ -23,6 +23,8 @@ export interface MarkCheckParts<F extends MarkFact = MarkFact> extends Card {
   unsure?: (match: Match, syntax: Syntax) => boolean;
   /** Kinds of blocks it does not read, beside code. */
   notIn?: readonly BlockKind[];
+  /** What it marks is written wrong however people speak. */
+  inSpeechToo?: boolean;
   /** Marks with the same text are occurrences of one thing. */
   groups?: boolean;
 }
@@ -54,7 +56,7 @@ export function markCheck<F extends MarkFact = MarkFact>(parts: MarkCheckParts<F
     ...cardOf(parts),
     patterns,
     ...(parts.phraseList === undefined ? {} : { phraseList: parts.phraseList }),
-    sparesSpeech: true,
+    sparesSpeech: !parts.inSpeechToo,
     needsMatches: !parts.find || places.size > 0,
     examine(block, language, matches) {
       if (notIn.has(block.kind)) return NOTHING;

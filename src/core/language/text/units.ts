@@ -60,7 +60,9 @@ function withFullStops(text: string, tokens: readonly Token[], index: number): n
 }
 
 /** Abbreviations that are everyday words as well; with a capital or after a number they are short. */
-const ALSO_WORDS = new Set(["in", "sat", "sun", "art", "mar", "fig", "app", "tab", "no", "max"]);
+const ALSO_WORDS = new Set(
+  "in sat sun art mar fig app tab no max long rep ref cap sec gal pass".split(" "),
+);
 
 function isAbbreviation(word: string): boolean {
   const lower = word.toLowerCase();

@@ -1,6 +1,7 @@
 import { TAG } from "../../../language/tags/tag-sets.ts";
 import { markCheck } from "../../mark-check.ts";
 import { introductoryComma as card } from "./cards.ts";
+import { openingClauses } from "./opening-clause.ts";
 
 /** "However the wall held." */
 export const introductoryComma = markCheck({
@@ -29,5 +30,7 @@ export const introductoryComma = markCheck({
     }
     return syntax.text[syntax.units[after - 1]?.to ?? 0] === " ";
   },
+  at: ["<s> when|if|because|although|though|unless|whenever|after|before|until|once"],
+  find: (syntax) => openingClauses(syntax),
   notIn: ["heading", "cell"],
 });

@@ -17,6 +17,8 @@ export const subjectComma = markCheck({
     const found: Found[] = [];
     const { words, tags, text, units, nounGroups, nounAt } = syntax;
     for (const { from, to } of sentencesOf(syntax)) {
+      const told = afterClause(syntax, from, to);
+      if (told) found.push(told);
       if (written(syntax, to - 1) !== "." && to < units.length) continue;
       let comma = -1;
       for (let unit = from; unit < to; unit++) {
@@ -67,6 +69,28 @@ export const subjectComma = markCheck({
     return found;
   },
 });
+
+/** "What he said about the lamp, was true": the subject is a clause, with one comma before the verb. */
+function afterClause(syntax: Syntax, from: number, to: number): Found | null {
+  const { words, tags, verbGroups, verbAt, units, text } = syntax;
+  if (!/^(?:what|whoever|whatever)$/.test(words[from]?.form ?? "")) return null;
+  if (written(syntax, to - 1) !== ".") return null;
+  const commas: number[] = [];
+  for (let unit = from; unit < to - 1; unit++) {
+    if (tags[unit] === TAG[","]) commas.push(unit);
+    else if (TAG_SETS.STOP[tags[unit] ?? 0]) return null;
+  }
+  const [comma] = commas;
+  const verb = comma === undefined ? undefined : verbGroups[verbAt[comma + 1] ?? -1];
+  if (comma === undefined || commas.length !== 1 || verb?.finite !== comma + 1) return null;
+  if (!verbGroups.some((one) => one.finite > from && one.to <= comma)) return null;
+  const stop = units[comma];
+  if (!stop) return null;
+  const at = (unit: number) => text.slice(units[unit]?.from ?? 0, units[unit]?.to ?? 0);
+  const label = `${at(comma - 1)} ${at(comma + 1)}`;
+  const edits = [{ from: stop.from, to: stop.to, insert: "" }];
+  return { from: comma - 1, to: comma + 2, mends: [{ label, edits }] };
+}
 
 const TIMES = wordList("subject-comma/times");
 

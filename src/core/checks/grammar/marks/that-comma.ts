@@ -8,10 +8,12 @@ export const thatComma = markCheck({
   reason: "No comma before “that”: “{1}”.",
   patterns: [
     "say~|said|says|know~|think~|thought|hope~|believe~|show~|shows|state~/VERB|mean~|means|assume~|note~/VERB|find~|found|report~/VERB|claim~|suggest~|argue~|explain~ [,] that PRONOUN|DT|PRP$|NOUN|NNP => -",
+    "it is|was|seems|be very|quite|also|not? clear|possible|important|likely|true|obvious|necessary|certain|probable|strange|good|said|known|assumed|shown|noted [,] that PRONOUN|DT|PRP$|NOUN|NNP => -",
   ],
-  accepts: ({ bounds }, syntax) => {
+  accepts: ({ bounds, pattern }, syntax) => {
     const verb = bounds[0] ?? 0;
     const from = syntax.sentenceFrom[verb] ?? 0;
+    if (pattern.source.startsWith("it ")) return true;
     if (!TAG_SETS.VERB[syntax.tags[verb] ?? 0]) return false;
     // "It was, they said, that": a comma before makes an insertion of it.
     for (let unit = from; unit < verb; unit++)

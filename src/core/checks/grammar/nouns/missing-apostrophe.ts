@@ -2,6 +2,7 @@ import { ownerForm } from "../../../language/models/mark-slots.ts";
 import type { Trigrams } from "../../../language/models/trigrams.ts";
 import { type Syntax, written } from "../../../language/phrases/syntax.ts";
 import { TAG } from "../../../language/tags/tag-sets.ts";
+import { type Lexicon, NAME } from "../../../language/words/lexicon.ts";
 import { wordList } from "../../../language/words/word-lists.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { betterChoices } from "../words/better-choices.ts";
@@ -36,6 +37,10 @@ export const missingApostrophe = markCheck({
       const many = tags[unit - 1] === TAG.CD || isPluralWord(words[unit - 1]?.form ?? "");
       return many ? [`${at}’`] : [singular, `${at}’`];
     };
+    for (const [unit] of words.entries()) {
+      const name = ownerByName(syntax, unit, lexicon);
+      if (name) found.push({ from: unit, to: unit + 1, mends: [`${name}’s`] });
+    }
     for (const { from, to, best, sure } of betterChoices(syntax, language, "owner")) {
       if (best !== 1 || ATTRIBUTIVE.has(words[from]?.form ?? "")) continue;
       found.push({ from, to, mends: ownersOf(from), unsure: !sure });
@@ -60,6 +65,17 @@ export const missingApostrophe = markCheck({
     return found;
   },
 });
+
+/** "Danas boat": no name itself, but one with an s too many, right before a noun. */
+function ownerByName(syntax: Syntax, unit: number, lexicon: Lexicon): string | null {
+  const { tags } = syntax;
+  const word = written(syntax, unit);
+  if (!/^\p{Lu}\p{Ll}{2,}s$/u.test(word) || lexicon.varieties(word) !== 0) return null;
+  if (lexicon.varieties(word.toLowerCase()) !== 0) return null;
+  const name = word.slice(0, -1);
+  if ((lexicon.traits(name) & NAME) === 0) return null;
+  return tags[unit + 1] === TAG.NN || tags[unit + 1] === TAG.NNS ? name : null;
+}
 
 const isPluralWord = (form: string) => /^(?:all|both|these|those|many|several|most)$/.test(form);
 

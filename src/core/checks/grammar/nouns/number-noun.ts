@@ -9,6 +9,7 @@ export const numberNoun = markCheck({
   reason: "More than one: “{1}”.",
   patterns: [
     "two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|twenty|thirty|forty|fifty ADJ? [NN] .|,|in|on|at|of|for|to|from|with|asked|came|were|are|have|a|and|ago|later|before => $3:NNS",
+    "both|several|many|few ADJ? [NN] were|are|have|do|need|want|work|stay|come|go|make|take|seem => $3:NNS",
   ],
   accepts: ({ bounds }, { words, tags }, { lexicon, words: table }) => {
     const number = bounds[0] ?? 0;
@@ -17,13 +18,15 @@ export const numberNoun = markCheck({
     const before = words[number - 1]?.form ?? "";
     const after = words[noun + 1]?.form ?? "";
     if (!/^[a-z]{3,}$/.test(form) || tags[noun] !== TAG.NN) return false;
-    if (TAG_SETS.NOMINAL[tags[number - 1] ?? 0] || tags[number - 1] === TAG.CD) return false;
+    // "Chapter five time": a label; how often something is done is none.
+    const labelled = TAG_SETS.NOMINAL[tags[number - 1] ?? 0] === 1 && !/^(?:time|day)$/.test(form);
+    if (labelled || tags[number - 1] === TAG.CD) return false;
     if (NO_COUNT_AFTER.has(before)) return false;
     if (PLURAL_AS_THEY_ARE.has(form)) return false;
     if (after === "of" && /^(?:out|by)$/.test(form)) return false;
     if (after === "and" && !TAG_SETS.VERB[tags[noun + 2] ?? 0]) return false;
     const plural = table.inflect(form, "NNS");
-    return plural !== form && lexicon.varieties(plural) !== 0 && lexicon.frequency(form) > 8;
+    return plural !== form && lexicon.varieties(plural) !== 0 && lexicon.frequency(form) > 5;
   },
 });
 

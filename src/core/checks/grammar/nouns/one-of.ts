@@ -8,6 +8,8 @@ export const oneOf = markCheck({
   ...card,
   reason: "“One of the” picks from several: “{1}”.",
   patterns: [
+    "one of the|my|his|her|its|our|their most JJ [NN] !NN|NNS|NNP|'s|POS|- => $6:NNS",
+    "one of the|my|his|her|its|our|their two|three|four|many|few? JJS [NN] !NN|NNS|NNP|'s|POS|- => $6:NNS",
     "one of the|these|those|my|his|her|its|our|their ADJ? JJ|JJS? [NN] !NN|NNS|NNP|'s|POS|of|since|itself|- => $6:NNS",
   ],
   accepts: ({ bounds }, { words, tags }, { lexicon, words: table }) => {

@@ -6,6 +6,7 @@ import { itsOrIts as card } from "./cards.ts";
 /** "its" and "it's" where there is no doubt. */
 export const itsOrIts = markCheck({
   ...card,
+  inSpeechToo: true,
   reason: "“{1}” is meant.",
   patterns: [
     "has|have|had|lost|lose|loses|kept|on|in|of|by|with|from|for|to|at|under|into|has|changed [it 's] ADJ? own|NOUN !that|who|which|when => its",

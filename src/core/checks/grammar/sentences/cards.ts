@@ -14,7 +14,7 @@ export const fragment: Card = {
     { wrong: "It stopped. Because the wire broke.", right: "It stopped because the wire broke." },
     { leave: "Because the wire broke, it stopped." },
     { leave: "Why did it stop? Because the wire broke." },
-    { leave: "When will it stop? It stopped. If it rains they wait." },
+    { leave: "When will it stop? It stopped. If it rains, they wait." },
   ],
 };
 
@@ -146,5 +146,53 @@ export const questionMark: Card = {
     { wrong: "They asked where the gauge was?", right: "They asked where the gauge was." },
     { leave: "What they saw was a lamp. How lovely it was." },
     { leave: "Had they known, they would have come. Did she ask where it was?" },
+  ],
+};
+
+export const repeatedPart: Card = {
+  pass: "grammar",
+  id: "grammar/repeated-part",
+  weight: "fix",
+  code: "tw",
+  title: "Subject or object named twice",
+  why: "A pronoun takes the place of a noun; beside it, it says the same again. In a clause with “that” or “which” the noun before it is the object already.",
+  source: "common practice",
+  examples: [
+    { wrong: "The keeper he told us the time.", right: "The keeper told us the time." },
+    { wrong: "Here is the lamp that we bought it.", right: "Here is the lamp that we bought." },
+    { leave: "The house he built us is old." },
+    { leave: "The news that he had it came late." },
+  ],
+};
+
+export const missingPart: Card = {
+  pass: "grammar",
+  id: "grammar/missing-part",
+  weight: "fix",
+  code: "sv",
+  title: "Sentence without subject or verb",
+  why: "An English sentence names its subject, if only as “it”, and has a finite verb. Notes and headings may do without.",
+  source: "common practice",
+  examples: [
+    { wrong: "Is useful to read it twice.", right: "It is useful to read it twice." },
+    { wrong: "The keeper not read it today.", right: "The keeper does not read it today." },
+    { wrong: "The shaft too deep for us.", right: "The shaft is too deep for us." },
+    { leave: "Is it useful to read it twice?" },
+    { leave: "Not the keeper but his wife read it." },
+  ],
+};
+
+export const runOn: Card = {
+  pass: "grammar",
+  id: "grammar/run-on",
+  weight: "settle",
+  code: "ro",
+  title: "Two sentences with nothing between",
+  why: "Where a second sentence begins with its own subject and verb, a full stop, a semicolon or a word like “and” parts it from the first.",
+  source: "common practice",
+  examples: [
+    { wrong: "The wire broke we went home.", right: "The wire broke; we went home." },
+    { leave: "We knew they went home." },
+    { leave: "The day we left was cold." },
   ],
 };

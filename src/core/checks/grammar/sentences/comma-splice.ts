@@ -1,4 +1,4 @@
-import { type Syntax, written } from "../../../language/phrases/syntax.ts";
+import { type Syntax, type VerbGroup, written } from "../../../language/phrases/syntax.ts";
 import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
 import { wordList } from "../../../language/words/word-lists.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
@@ -15,7 +15,7 @@ export const commaSplice = markCheck({
   ...card,
   reason: "Two sentences; a comma is too little between them: “{1}”.",
   notIn: NOT_SENTENCES,
-  at: [", i|he|she|it|we|they|you|there|this|nobody|everyone"],
+  at: [", i|he|she|it|we|they|you|there|this|nobody|everyone|DT|PRP$|NNP"],
   find(syntax) {
     const found: Found[] = [];
     const { words, tags, units, text } = syntax;
@@ -52,18 +52,15 @@ export const commaSplice = markCheck({
       if (!first || first.from !== from || !verb || verb.finite > first.to + 2) continue;
       // "Every time it turned, …", "the way they read it, …": a clause of time or manner.
       if (OPENS_CLAUSE.test(words[first.head]?.form ?? "") && verb.finite > first.to) continue;
-      // The second half: a pronoun subject right after the comma with its finite verb.
-      const second = words[comma + 1]?.form ?? "";
-      if (!SUBJECT_PRONOUNS.has(second)) continue;
-      const after =
-        syntax.verbGroups[syntax.verbAt[comma + 2] ?? -1] ??
-        syntax.verbGroups[syntax.verbAt[comma + 3] ?? -1];
-      if (!after || after.finite < 0 || after.finite > comma + 3) continue;
+      // The second half: a subject right after the comma with its finite verb.
+      const byPronoun = SUBJECT_PRONOUNS.has(words[comma + 1]?.form ?? "");
+      const after = byPronoun ? verbAfterPronoun(syntax, comma) : verbAfterNoun(syntax, comma, to);
+      if (!after) continue;
       if (tags[comma + 1] === TAG.PPS && words[comma + 2]?.form.startsWith("'") && to - comma < 5)
         continue;
       // "…, she said", "…, I think": the first half is what is said or thought.
       const main = words[after.main]?.form ?? "";
-      if (to - after.to <= 1 || REPORTS.has(main)) continue;
+      if ((byPronoun && to - after.to <= 1) || REPORTS.has(main)) continue;
       // The more it rains, the more; half questions; short pairs for effect.
       if (words[from]?.form === "the" && (tags[from + 1] === TAG.JJR || tags[from + 1] === TAG.RBR))
         continue;
@@ -93,11 +90,29 @@ export const commaSplice = markCheck({
           edit(syntax, comma, { from: at.from, to: next.to, insert: `. ${capital}` }),
           edit(syntax, comma, { from: at.to, to: at.to, insert: " and" }),
         ],
+        unsure: !byPronoun,
       });
     }
     return found;
   },
 });
+
+function verbAfterPronoun({ verbGroups, verbAt }: Syntax, comma: number): VerbGroup | null {
+  const after = verbGroups[verbAt[comma + 2] ?? -1] ?? verbGroups[verbAt[comma + 3] ?? -1];
+  return after && after.finite >= 0 && after.finite <= comma + 3 ? after : null;
+}
+
+/** The only verb after the comma, with a noun of its own before it: nothing is set apart or listed. */
+function verbAfterNoun(syntax: Syntax, comma: number, to: number): VerbGroup | null {
+  const { nounGroups, nounAt, tags } = syntax;
+  const group = nounGroups[nounAt[comma + 1] ?? -1];
+  const [after, more] = finiteIn(syntax, comma, to);
+  if (!group || group.from !== comma + 1 || !after || more || after.finite !== group.to)
+    return null;
+  if (after.main === after.finite && tags[after.finite] === TAG.VBN) return null;
+  for (let unit = comma + 1; unit < to; unit++) if (TAG_SETS.WH[tags[unit] ?? 0]) return null;
+  return after;
+}
 
 /** A choice that edits around a comma, labelled with the words on both sides. */
 function edit(

@@ -170,3 +170,55 @@ export const sinceTense: Card = {
     { leave: "It is long since noon, and since five years had passed, they went." },
   ],
 };
+
+export const stateVerb: Card = {
+  pass: "grammar",
+  id: "grammar/state-verb",
+  weight: "fix",
+  code: "st",
+  title: "State as if it were going on",
+  why: "Verbs of knowing, having and being hardly ever take the form in -ing after “be”: what they say is a state, not something that goes on.",
+  source: "common practice",
+  examples: [
+    { wrong: "The box is containing four lamps.", right: "The box contains four lamps." },
+    { leave: "Knowing the tides, she waited." },
+  ],
+};
+
+export const perfectPast: Card = {
+  pass: "grammar",
+  id: "grammar/perfect-past",
+  weight: "fix",
+  code: "pp",
+  title: "Perfect with a time that is over",
+  why: "With “yesterday”, “two days ago” or a year that is over the verb is in the past; the perfect leaves open when.",
+  source: "common practice",
+  examples: [
+    { wrong: "They have left an hour ago.", right: "They left an hour ago." },
+    { wrong: "It has been closed in 1998.", right: "It was closed in 1998." },
+    { leave: "It has been closed since 1998." },
+    { leave: "They had left an hour ago." },
+  ],
+};
+
+export const clauseWill: Card = {
+  pass: "grammar",
+  id: "grammar/clause-will",
+  weight: "fix",
+  code: "cw",
+  title: "“Will” and “would” after “if” and “when”",
+  why: "A clause of time or condition has the present where the main clause speaks of the future, and the past where it says what would be. After “ask” or “know” it is a question, and “will” is right.",
+  source: "common practice",
+  examples: [
+    {
+      wrong: "Ring the bell when the tide will turn.",
+      right: "Ring the bell when the tide turns.",
+    },
+    {
+      wrong: "If she would live here, she would know.",
+      right: "If she lived here, she would know.",
+    },
+    { leave: "She asked when the tide would turn." },
+    { leave: "We do not know if it will rain." },
+  ],
+};

@@ -9,10 +9,12 @@ export const gerundAfterPreposition = markCheck({
   patterns: [
     "look~ forward to [VB] => $4:VBG",
     "instead of [VB] => $3:VBG",
+    "object~|objects|objected|opposed|addition|prior to [pay|read|write|work|leave|go|make|take|do|use|open|close|give|send|move|build|check|measure|clean] => $3:VBG",
+    "i|he|she|we|they|you am|is|are|was|were|'m|'s|'re|get|got used to [work|live|read|write|walk|sail|drive|get|go|eat|see|hear|do] => $5:VBG",
     "without [say|tell|ask|read|see|know|take|make|go|have|be|look|wait|pay|write|give|leave|think] a|the|any|an|it|them|him|her|that|to => $2:VBG",
     "thank~ PPO for [VB] => $4:VBG",
     "by|for|about|after|before|of [send|make|take|give|write|say|get|move|become|provide|include|create|put|keep|read|do|go] the|a|an|it|them|this|that|my|our|his => $2:VBG",
-    "good|bad|interested|succeed~|succeeded|persist~ at|in [VB] => $3:VBG",
+    "good|bad|interested|succeed~|succeeded|persist~ at|in [VB|draw|read|write|cook|sail|fish|paint|teach|work|swim|walk] !is|was|of => $3:VBG",
   ],
   accepts: ({ bounds, pattern }, { words, tags }) => {
     const marked = bounds[2 * pattern.marked.from] ?? 0;

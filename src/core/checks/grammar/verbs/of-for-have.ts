@@ -6,6 +6,7 @@ import { modalOf as card } from "./cards.ts";
 /** "could of": heard for "could have". */
 export const modalOf = markCheck({
   ...card,
+  inSpeechToo: true,
   reason: "After “{before}”: “have”, however it sounds.",
   patterns: [
     "could|should|would|might|must|may not|n't? [of] VBN|VBD|RB|left|gone|been|seen|had => have :: The word after the auxiliary is “have”.",

@@ -17,6 +17,22 @@ const ADVERBS: readonly string[] = [
   "proper properly",
 ];
 
+/** What something may smell, sound or seem: an adjective follows. */
+const LOOKS: readonly string[] = [
+  "bad",
+  "beautiful",
+  "nice",
+  "wonderful",
+  "strange",
+  "different",
+  "correct",
+  "incorrect",
+  "perfect",
+  "normal",
+  "horrible",
+  "terrible",
+];
+
 /** "runs very quiet", "real cold". */
 export const adverbForm = markCheck({
   ...card,
@@ -30,6 +46,15 @@ export const adverbForm = markCheck({
       return `run~|runs|move~|speak~|work~|play~|walk~|drive~|read~|write~|sing~|breathe~|answer~|listen~|behave~ very|so|too|quite|real|really? [${adjective}] .|,|through|in|on|at|and|when|</s> => ${adverb}`;
     }),
     "do~|did it real|really|very [careful] => carefully",
+    "speak~|speaks|spoke|write~|read~ english|french|spanish|german|russian|italian|chinese|arabic very|so|quite|really? [good] => well",
+    "rise~|rose|fall~|fell|drive~|drove|react~|respond~|behave~|act~|change~|increase~|decrease~|move~|flow~|breathe~ [quick|slow|careful|correct|normal|different|regular|proper|perfect|immediate|sudden] in|on|at|during|along|after|when|with|through|to|from|by => $2ly",
+    ...LOOKS.map((adjective) => {
+      const adverb = adjective.replace(/le$/, "l").replace(/y$/, "i");
+      return `smell~|smells|taste~|tastes|sound~|sounds|seem~|seems|appear~|appears [${adverb}ly] .|,|and|but|after|at|in|to|today|now|</s> => ${adjective}`;
+    }),
+    "look~|looks [beautifully] .|,|and|but|at|in|today|</s> => beautiful",
+    "look~|looks [wonderfully] .|,|and|but|at|in|today|</s> => wonderful",
+    "look~|looks [terribly] .|,|and|but|at|in|today|</s> => terrible",
   ],
   accepts: ({ bounds, pattern }, { words, tags }) => {
     const marked = bounds[2 * pattern.marked.from] ?? 0;

@@ -266,7 +266,7 @@ export const usage: Card = {
   examples: [
     { wrong: "You must to read it.", right: "You must read it." },
     { wrong: "I have lived here since three years.", right: "I have lived here for three years." },
-    { wrong: "It was more cheap.", right: "It was cheaper." },
+    { wrong: "She is such tired.", right: "She is so tired." },
     { leave: "It has rained since three. More cheap boats came. Can, to me, means may." },
   ],
 };

@@ -16,6 +16,10 @@ export const doubleNegative = markCheck({
     "[ca n't hardly|scarcely] => can $3",
     "[could|would n't hardly|scarcely] => $1 $3",
     "nobody|nothing|none [never] VERB => ever",
+    "nobody|nothing|none [did n't|not VB] => $4:VBD",
+    "nobody|nothing|none [does n't|not VB] => $4:VBZ",
+    "nobody|none was|were|is|are|has|had [n't|not] => -",
+    "[never not] => never",
   ],
   accepts: ({ bounds, pattern }, { words }) => {
     const marked = bounds[2 * pattern.marked.from] ?? 0;
