@@ -56,9 +56,9 @@ export const otherVariety: Check<VarietyWord> = {
     }
     if (verdictOf(fact.bits, variety) !== "other-variety") return null;
     const other = counterpartOf(fact.key, variety, language.lexicon);
-    const reason = other
-      ? `${VARIETY_NAMES[variety]} spelling has “${likeOriginal(other, fact.word)}”.`
-      : `“${fact.word}” is not in ${VARIETY_NAMES[variety]} spelling.`;
+    // One dictionary has a word and another not: only where this variety spells it otherwise is it a question.
+    if (!other) return null;
+    const reason = `${VARIETY_NAMES[variety]} spelling has “${likeOriginal(other, fact.word)}”.`;
     return { ...place, reason };
   },
   choose(text, { from, to }, { language, variety, vocabulary, soundRules }) {

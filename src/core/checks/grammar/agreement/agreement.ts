@@ -107,6 +107,7 @@ function plainDisagreement(
   if (unit < 0 || unit !== verb.from) return null;
   const form = words[unit]?.form ?? "";
   if (words[unit + 1]?.form === "'s") return null;
+  if (asksWithObject(syntax, unit)) return null;
   const tag = tags[unit];
   const lexical = verb.main === unit && !SINGULAR_FORMS.has(form) && !PLURAL_FORMS.has(form);
   const singular =
@@ -150,6 +151,17 @@ function plainDisagreement(
   const wanted = singular ? "plural" : "singular";
   const reason = `“${head}” is ${wanted}: “{1}”.`;
   return { ...mend(), reason, unsure: isDoubtful(syntax, subject.group, unit, lexical) };
+}
+
+/** "What tools does the house provide": the noun before is the object, the subject comes after. */
+function asksWithObject({ words, tags, nounGroups, nounAt, sentenceFrom }: Syntax, unit: number) {
+  if (!/^(?:do|does|is|are|was|were|has|have)$/.test(words[unit]?.form ?? "")) return false;
+  const subject = nounGroups[nounAt[unit + 1] ?? -1];
+  const asked = nounGroups[nounAt[unit - 1] ?? -1];
+  if (subject?.from !== unit + 1 || !asked || !TAG_SETS.VERB[tags[subject.to] ?? 0]) return false;
+  const opener = words[Math.max(sentenceFrom[unit] ?? 0, asked.from)]?.form ?? "";
+  const before = words[asked.from - 1]?.form ?? "";
+  return [opener, before].some((form) => /^(?:what|which|whose|how|many|much)$/.test(form));
 }
 
 /**

@@ -45,6 +45,13 @@ export function mayDisagree(
 ): boolean {
   const { words, places, tags } = syntax;
   const unit = verb.from;
+  // "By being, as it were, alone".
+  if (
+    words[unit]?.form === "were" &&
+    words[unit - 1]?.form === "it" &&
+    words[unit - 2]?.form === "as"
+  )
+    return false;
   if (hasNoNumber(syntax, unit, best) || isInverted(syntax, unit)) return false;
   if (best === 0 && tags[unit] === TAG.VB && isWished(syntax, unit)) return false;
   const subject = subjectOf(syntax, verb);

@@ -1,5 +1,6 @@
 import { type Syntax, written } from "../../../language/phrases/syntax.ts";
 import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
+import { VERB } from "../../../language/words/lexicon.ts";
 import { wordList } from "../../../language/words/word-lists.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { sentencesOf } from "../sentences/sentences.ts";
@@ -45,6 +46,9 @@ export const subjectComma = markCheck({
         continue;
       const verb = syntax.verbGroups[syntax.verbAt[comma + 1] ?? -1];
       if (!verb || verb.finite !== comma + 1 || words[comma + 1]?.form === "please") continue;
+      // "The lions charged, killed the gnus": verbs in a row.
+      const before = words[comma - 1];
+      if (before && /ed$/.test(before.form) && before.traits & VERB) continue;
       const opening = tags[verb.finite] ?? 0;
       if (opening === TAG.VB && tags[first.head] !== TAG.NNS) continue;
       if (opening === TAG.MD && words[comma + 1]?.form.startsWith("'")) continue;

@@ -27,6 +27,12 @@ export const demonstrative = markCheck({
     // "This rounds toward zero", "these default to none": a verb taken for a noun.
     const verbAfter = (verbAt[group.to] ?? -1) >= 0;
     if ((words[group.head]?.traits ?? 0) & VERB && !verbAfter) return false;
+    // "This tutorial aims to show", "those patent claims licensable": the last noun may be a verb.
+    const compound = group.to - group.from > 2 && tags[group.head - 1] === TAG.NN;
+    if (compound && (words[group.head]?.traits ?? 0) & VERB) return false;
+    // "Those wishing to read": people who do.
+    if (form === "those" && (head.endsWith("ing") || TAG_SETS.ADJ[tags[group.to] ?? 0]))
+      return false;
     if (form === "this" || form === "that") {
       if (!plural || group.to - group.from > 3) return false;
       if (SINGULAR_IN_S.has(head)) return false;

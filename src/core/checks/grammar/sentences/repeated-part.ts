@@ -23,7 +23,7 @@ function secondSubjects(syntax: Syntax): Found[] {
     const at = group.to;
     const form = words[at]?.form ?? "";
     if (group.pronoun || !/^(?:he|she|it|they)$/.test(form)) continue;
-    if (nounGroups[nounAt[at] ?? -1]?.from !== at) continue;
+    if (nounGroups[nounAt[at] ?? -1]?.from !== at || written(syntax, at) !== form) continue;
     const verb = verbGroups[verbAt[at + 1] ?? -1];
     if (!verb || verb.finite !== at + 1) continue;
     const opens =

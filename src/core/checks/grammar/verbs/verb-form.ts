@@ -69,6 +69,9 @@ export const verbForm = markCheck({
       if (((syntax.words[from]?.traits ?? 0) & VERB) === 0 && table.verb(form) === form) continue;
       if (!/^\p{L}+$/u.test(form) || from === syntax.sentenceFrom[from]) continue;
       const be = BE.has(syntax.words[from - 1]?.form ?? "");
+      // "reduced to imitating": the preposition, not the infinitive.
+      const preposition = syntax.words[by]?.form === "to" && form.endsWith("ing");
+      if (preposition && PREPOSITION_TO.has(syntax.words[by - 1]?.form ?? "")) continue;
       const pointed = pointsTo(syntax.words[by - 1]?.form ?? "", table);
       if (IS_BE.test(form) && (be || (pointed && syntax.words[by]?.form === "to"))) continue;
       // "The rest is silt": what it is may be a noun without an article.
@@ -81,6 +84,7 @@ export const verbForm = markCheck({
 /** "What they point to is the lamp": the "to" belongs to the verb before it. */
 const pointsTo = (form: string, table: WordTable) => POINTS.has(table.verb(form));
 const POINTS = wordList("verb-form/points");
+const PREPOSITION_TO = wordList("verb-form/preposition-to");
 
 function isBareAfterModal(syntax: Syntax, unit: number, form: string): boolean {
   const by = syntax.tags[unitBefore(syntax, unit)];

@@ -27,6 +27,16 @@ export const confusedWords = markCheck({
       // "Were the hoppers full, …": an inverted clause.
       if (word === "where" && from === syntax.sentenceFrom[from] && syntax.tags[to] === TAG.DT)
         continue;
+      // "Throw an error", "Lead the way": a command opens with its verb.
+      const opensSentence = from === syntax.sentenceFrom[from];
+      const bare = language.words.verb(words[from]?.form ?? "") === words[from]?.form;
+      if (
+        opensSentence &&
+        bare &&
+        (words[from]?.traits ?? 0) & VERB &&
+        !FUNCTION_WORDS.has(words[from]?.form ?? "")
+      )
+        continue;
       // "side by side", "it's back to back": a phrase of its own.
       const joined = /^(?:by|to|after|and|in|for|on|upon)$/.test(words[to + 1]?.form ?? "");
       if (joined && /^\p{L}/u.test(after) && after === words[to + 2]?.form) continue;
@@ -37,6 +47,9 @@ export const confusedWords = markCheck({
     return found.filter(({ from }) => !seen.has(from) && seen.add(from));
   },
 });
+
+/** Verbs by their form that hardly ever open a command: "Were", "Let’s" and the like are told apart. */
+const FUNCTION_WORDS = new Set(["let", "have", "be", "do", "will", "can", "may"]);
 
 /** The widest margin at each place. */
 function widest(

@@ -24,6 +24,9 @@ export const swappedWords = markCheck({
       /["“”]/.test(text.slice(units[marked]?.from ?? 0, units[marked + 1]?.to ?? 0))
     )
       return false;
+    // "the IN operator": a word of a language of its own.
+    if (/\p{Lu}{2}/u.test(text.slice(units[marked + 1]?.from ?? 0, units[marked + 1]?.to ?? 0)))
+      return false;
     if (second === "back") return BEFORE_BACK.has(words[marked - 1]?.form ?? "");
     if (/^(?:crowd|tray|switch|position|button|side)$/.test(next)) return false;
     if (second === "by" || second === "from") return tags[marked + 2] === TAG.NN;
