@@ -1,5 +1,6 @@
 import type { Language } from "../../language/analysis.ts";
 import { channelCost, isOneEdit } from "../../language/corrections/edit-cost.ts";
+import { VARIETY_BITS } from "../../language/words/lexicon.ts";
 import { wordList } from "../../language/words/word-lists.ts";
 import type { Variety } from "../../manuscript/model.ts";
 import type { Circumstances } from "../check.ts";
@@ -64,14 +65,54 @@ export function closest(
     if (lowerCase && word !== word.toLowerCase()) continue;
     if (frequency < needed || isFormOf(key, word)) continue;
     const lower = word.toLowerCase();
-    const cost = channelCost(key, lower, language.rewrites) - 0.02 * frequency;
+    const swapped = areLettersSwapped(key, lower);
+    if (key.length === SHORTEST_WORD && !swapped && frequency < EVERYDAY_SHORT) continue;
+    const likely = channelCost(key, lower, language.rewrites) - 0.02 * frequency;
+    // Fingers out of step make no other word: "omre" is "more".
+    const cost = swapped && frequency >= MUCH_USED ? Math.min(likely, SWAPPED_COST) : likely;
     if (cost >= least || cost >= (isOneEdit(key, lower) ? single : twice)) continue;
     least = cost;
     best = { word, frequency, cost };
   }
-  best ??= heard(key, variety, language);
+  best ??= outOfStep(key, variety, language) ?? heard(key, variety, language);
   if (answered.size >= MAX_ANSWERED) answered.clear();
   answered.set(question, best);
+  return best;
+}
+
+/** log2 of how often, in 50 million words, a word occurs that fingers know by heart. */
+const MUCH_USED = 12.5;
+const SWAPPED_COST = 0.3;
+/** Of three letters, which are mostly the name of something, one may be missing from an everyday word. */
+const EVERYDAY_SHORT = 14;
+
+/** Whether one word is the other with two neighbouring letters swapped. */
+function areLettersSwapped(one: string, other: string): boolean {
+  if (one.length !== other.length) return false;
+  let at = 0;
+  while (at < one.length && one[at] === other[at]) at++;
+  return swappedAt(one, at) === other;
+}
+
+function swappedAt(word: string, at: number): string {
+  return word.slice(0, at) + (word[at + 1] ?? "") + (word[at] ?? "") + word.slice(at + 2);
+}
+
+/** The commonest word of which an unknown one has letters swapped twice: "hwihc", "jstu". */
+function outOfStep(key: string, variety: Variety, { lexicon }: Language): NearWord | null {
+  if (key.length < SHORT_WORD || key.length > LONG_WORD) return null;
+  let best: NearWord | null = null;
+  for (let first = 0; first < key.length - 1; first++) {
+    const once = swappedAt(key, first);
+    for (let second = 0; second < key.length - 1; second++) {
+      const word = swappedAt(once, second);
+      const frequency = lexicon.frequency(word);
+      if (word === key || frequency < MUCH_USED || frequency <= (best?.frequency ?? 0)) continue;
+      if (lexicon.varieties(word) & VARIETY_BITS[variety]) {
+        best = { word, frequency, cost: SWAPPED_COST };
+      }
+    }
+  }
   return best;
 }
 
