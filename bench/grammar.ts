@@ -125,11 +125,14 @@ export function pairResults(part: Part, set: PairSet = "pairs") {
 
 const SEED = { train: 5, tune: 11, test: 23 };
 
-/** Which planted errors are marked: a mark at the place that the clean text does not have. */
-export function plantedResults(part: Part, each: number) {
+/**
+ * Which planted errors are marked: a mark at the place that the clean text does not have. `doubts` shows
+ * doubtful places too, as in a text of many errors.
+ */
+export function plantedResults(part: Part, each: number, doubts: boolean) {
   const texts = brownTexts().filter((text) => text.part === part);
   const errors = plantErrors(texts, language, each, seeded(SEED[part]));
-  const engines = new Map(texts.map((text) => [text, new PlantingGround(text)]));
+  const engines = new Map(texts.map((text) => [text, new PlantingGround(text, doubts)]));
   return errors.map((error) => ({
     ...error,
     marks: engines.get(error.text)?.marksOf(error) ?? [],
@@ -144,9 +147,10 @@ class PlantingGround {
   private readonly engine: Engine;
   private readonly clean: Mark[][];
 
-  constructor({ blocks }: BrownText) {
+  constructor({ blocks }: BrownText, doubts: boolean) {
     const text = blocks.map((block) => block.text).join("\n");
     this.engine = new Engine(linesManuscript(text), language, usualSettings());
+    if (doubts) this.engine.showDoubts();
     for (const _ of this.engine.examineAll(CORRECTING));
     this.clean = blocks.map((_, block) => this.marksOfBlock(block));
   }
@@ -336,14 +340,7 @@ export function benchGrammar(): void {
     );
     showMarks(words, own, 0);
   }
-  console.log("\nPlanted errors found (Brown, test part)");
-  const planted = plantedResults("test", 200);
-  for (const kind of ERROR_KINDS) {
-    const own = planted.filter((one) => one.kind === kind);
-    const found = own.filter(({ marks }) => marks.length > 0).length;
-    const goal = GOALS[kind] ? ` (goal ${GOALS[kind]})` : "";
-    console.log(`  ${percent(found, own.length)}%  ${kind}, ${own.length}${goal}`);
-  }
+  reportPlanted();
   const dropping = droppingResults("test");
   console.log(
     `  ${percent(dropping.found, dropping.dropped)}%  article dropped in every sentence, ${dropping.dropped}; ${percent(dropping.found, dropping.marks)}% of the marks are right`,
@@ -367,6 +364,22 @@ export function benchGrammar(): void {
     `\nMarks of weight fix judged by hand: ${percent(right, judged.length)}% of ${judged.length} right (goal 90 of 300)`,
   );
   for (const set of ["pairs", "phenomena"] as const) reportPairs("test", set);
+}
+
+/** Beside each other: one error in a clean text, and one as in a text of many, where doubts show. */
+function reportPlanted(): void {
+  console.log("\nPlanted errors found (Brown, test part): with doubts, and alone in a clean text");
+  const foundIn = (kind: string, all: ReturnType<typeof plantedResults>) => {
+    const own = all.filter((one) => one.kind === kind);
+    return percent(own.filter(({ marks }) => marks.length > 0).length, own.length);
+  };
+  const among = plantedResults("test", 200, true);
+  const alone = plantedResults("test", 200, false);
+  for (const kind of ERROR_KINDS) {
+    const count = among.filter((one) => one.kind === kind).length;
+    const goal = GOALS[kind] ? ` (goal ${GOALS[kind]})` : "";
+    console.log(`  ${foundIn(kind, among)}%  ${foundIn(kind, alone)}%  ${kind}, ${count}${goal}`);
+  }
 }
 
 function reportPairs(part: Part, set: PairSet): void {

@@ -174,3 +174,18 @@ describe("commas that part what belongs together", () => {
     ["It was clear, that nobody knew.", "It was clear that nobody knew."],
   ]);
 });
+
+describe("nouns after a number", () => {
+  testMended("grammar/number-noun", [
+    ["It runs for 36 hour.", "It runs for 36 hours."],
+    ["She waited sixteen day.", "She waited sixteen days."],
+    ["Both lamp were lit.", "Both lamps were lit."],
+    ["They had three child.", "They had three children."],
+  ]);
+  testLeft("grammar/number-noun", [
+    "It runs for 1 hour.",
+    "Both sheep were lit.",
+    "A 36-hour run.",
+    "Version 2.1 page.",
+  ]);
+});

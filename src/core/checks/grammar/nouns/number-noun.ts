@@ -1,3 +1,4 @@
+import { written } from "../../../language/phrases/syntax.ts";
 import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
 import { wordList } from "../../../language/words/word-lists.ts";
 import { markCheck } from "../../mark-check.ts";
@@ -9,11 +10,14 @@ export const numberNoun = markCheck({
   reason: "More than one: “{1}”.",
   patterns: [
     "two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|twenty|thirty|forty|fifty ADJ? [NN] .|,|in|on|at|of|for|to|from|with|asked|came|were|are|have|a|and|ago|later|before => $3:NNS",
+    "#|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|sixty|seventy|eighty|ninety [day|hour|week|month|year|minute|mile|metre|meter|kilometre|dollar|page|child|person|boat|visitor|time] .|,|and|for|ago|later|to|</s> => $2:NNS",
     "both|several|many|few ADJ? [NN] were|are|have|do|need|want|work|stay|come|go|make|take|seem => $3:NNS",
   ],
-  accepts: ({ bounds }, { words, tags }, { lexicon, words: table }) => {
+  accepts: ({ bounds, pattern }, syntax, { lexicon, words: table }) => {
+    const { words, tags } = syntax;
     const number = bounds[0] ?? 0;
-    const noun = bounds[4] ?? 0;
+    const noun = bounds[2 * pattern.marked.from] ?? 0;
+    if (/^(?:[01]|.*[.,:/].*)$/.test(written(syntax, number))) return false;
     const form = words[noun]?.form ?? "";
     const before = words[number - 1]?.form ?? "";
     const after = words[noun + 1]?.form ?? "";

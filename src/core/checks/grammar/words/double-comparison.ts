@@ -46,6 +46,7 @@ function roundabout({ words, tags, sentenceTo }: Syntax, { lexicon }: Language):
     const after = words[unit + 2]?.form ?? "";
     const closes = unit + 2 >= (sentenceTo[unit] ?? 0) || TAG_SETS.STOP[tags[unit + 2] ?? 0] === 1;
     const predicate =
+      TAG_SETS.VERB[tags[unit - 1] ?? 0] === 1 ||
       /^(?:is|are|was|were|be|been|much|even|far|get|gets|got|a|become|became|becomes|grew|grows|seems|looks|feels|felt)$/.test(
         before,
       );
