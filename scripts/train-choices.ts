@@ -92,8 +92,8 @@ const BUDGETS = {
 };
 /** The same with the marks that are shown as doubtful. */
 const DOUBTFUL = {
-  homophones: 0.34,
-  words: 0.22,
+  homophones: 0.46,
+  words: 0.3,
   number: 2.5,
   form: 0.4,
   article: 1.2,
