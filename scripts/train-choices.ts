@@ -92,8 +92,8 @@ const BUDGETS = {
 };
 /** The same with the marks that are shown as doubtful. */
 const DOUBTFUL = {
-  homophones: 0.46,
-  words: 0.3,
+  homophones: 0.36,
+  words: 0.26,
   number: 2.5,
   form: 0.4,
   article: 1.2,

@@ -99,7 +99,8 @@ function secondObjects(syntax: Syntax): Found[] {
 
 /** Whether "that" opens what is said or thought: "told the officials that", "the news that". */
 function isReported({ words, tags, sentenceFrom }: Syntax, unit: number): boolean {
-  if (WITH_CLAUSE.has(words[unit - 1]?.form ?? "")) return true;
+  const before = words[unit - 1]?.form ?? "";
+  if (WITH_CLAUSE.has(before) || TIMES.has(before)) return true;
   if (TAG_SETS.NAME[tags[unit - 1] ?? 0]) return true;
   for (let at = unit - 2; at >= Math.max(sentenceFrom[unit] ?? 0, unit - REACH); at--) {
     const form = words[at]?.form ?? "";

@@ -15,7 +15,7 @@ export const clauseWill = markCheck({
     const { words, tags, nounGroups, nounAt, verbGroups, verbAt } = syntax;
     for (const [unit, { form }] of words.entries()) {
       const opens = OPENERS.has(form) || (form === "as" && words[unit - 1]?.form === "soon");
-      if (!opens || isAsked(syntax, unit, form)) continue;
+      if (!opens || isAsked(syntax, unit, form) || isPreposition(syntax, unit, form)) continue;
       const subject = nounGroups[nounAt[unit + 1] ?? -1];
       if (!subject || subject.from !== unit + 1) continue;
       const modal = words[subject.to]?.form ?? "";
@@ -49,7 +49,7 @@ function isAsked({ words, sentenceFrom }: Syntax, unit: number, form: string): b
   if (unit === sentenceFrom[unit]) return false;
   const before = words[unit - 1]?.form ?? "";
   if (before === "but" || before === ",") return false;
-  if (form === "when" && TIMES.has(before)) return true;
+  if (form === "when" && (TIMES.has(before) || before === ",")) return true;
   for (let at = unit - 1; at >= Math.max(sentenceFrom[unit] ?? 0, unit - 3); at--) {
     if (ASKS.has(words[at]?.form ?? "")) return true;
   }
@@ -57,6 +57,13 @@ function isAsked({ words, sentenceFrom }: Syntax, unit: number, form: string): b
 }
 const ASKS = wordList("clause-will/asks");
 const TIMES = wordList("repeated-part/times");
+
+/** "A visit after a thaw will be useful": no clause, where the sentence has no verb yet. */
+function isPreposition({ sentenceFrom, verbGroups }: Syntax, unit: number, form: string): boolean {
+  const from = sentenceFrom[unit] ?? 0;
+  if (!/^(?:after|before|until|till)$/.test(form) || unit === from) return false;
+  return !verbGroups.some((verb) => verb.finite >= from && verb.to <= unit);
+}
 
 /** Whether "would", "could" or "might" follows: the condition is not real. */
 function isUnreal({ words, sentenceTo }: Syntax, from: number): boolean {
