@@ -7,7 +7,8 @@ import { recordInputs } from "./inputs.ts";
 
 /**
  * Builds data/terms.txt: words and names that no dictionary has and that many unrelated packages use in
- * the one line that says what they are. Takes lists of packages as the registries give them out,
+ * the one line that says what they are; with them the words of computing that ship as a subject.
+ * Takes lists of packages as the registries give them out,
  * tab-separated with the name first and the summary last: `npm run build:terms -- npm.tsv pypi.tsv`.
  */
 const DATA = path.resolve(import.meta.dirname, "../data");
@@ -89,7 +90,21 @@ for (const [word, count] of uses) {
   if (isSlip(word, count)) continue;
   found.push(word);
 }
-found.sort();
-writeFileSync(path.join(DATA, "terms.txt"), found.join("\n"));
+/** A word this near a common one by a habitual slip stays a slip: "programing". */
+const HABITUAL = 0.8;
+/** log2 of the count in 50 million words. */
+const COMMON = 5;
+for (const word of readFileSync(path.join(DATA, "subjects/computing.txt"), "utf8").split("\n")) {
+  const near = lexicon.near(word.toLowerCase(), 1, "en-US", "common");
+  const slip = near.some(
+    (one) =>
+      one.frequency >= COMMON &&
+      channelCost(word.toLowerCase(), one.word.toLowerCase(), rewrites) < HABITUAL,
+  );
+  const name = word.slice(0, 1).toUpperCase() + word.slice(1);
+  if (word.length > 3 && !slip && dictionaryBits(name, lexicon) === 0) found.push(word);
+}
+const all = [...new Set(found)].sort();
+writeFileSync(path.join(DATA, "terms.txt"), all.join("\n"));
 recordInputs("terms.txt");
-console.log(`${found.length} terms`);
+console.log(`${all.length} terms`);

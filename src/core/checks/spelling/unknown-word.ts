@@ -65,7 +65,7 @@ function examine(block: AnalysedBlock, language: Language): UnknownWord[] {
       key: keyOf(word),
       kinds: own,
       opening: openings.has(from),
-      named: block.kind === "reference" || followsTitle(block, index),
+      named: block.kind === "reference" || followsTitle(block, index) || opensName(block, index),
       company: neighbourhood.companyOf(index),
     });
   };
@@ -136,6 +136,7 @@ class Neighbourhood {
   companyOf(index: number): Company {
     const { tokens } = this.block;
     if (tokens[index]?.kind !== "word" || (this.unknown.get(index) ?? 0) > 1) return "joined";
+    if (this.isTied(index)) return "joined";
     if (this.isListing) return "unknown";
     const others = new Set<string>();
     for (let at = index - NEIGHBOURS; at <= index + NEIGHBOURS; at++) {
@@ -144,6 +145,17 @@ class Neighbourhood {
     }
     others.delete(this.textOf(index));
     return others.size >= LISTED ? "joined" : others.size > 0 ? "unknown" : "none";
+  }
+
+  /** Whether signs tie it to something: "criss-cross", "I<c>ontrol", "nargs: how many". */
+  private isTied(index: number): boolean {
+    const { text, tokens } = this.block;
+    const { from = 0, to = 0 } = tokens[index] ?? {};
+    if (/[<>@=]/.test(text[from - 1] ?? "") || /[<>@=]/.test(text[to] ?? "")) return true;
+    const word = text.slice(from, to);
+    if (from === 0 && text[to] === ":" && word === word.toLowerCase()) return true;
+    const [first = "", second] = word.split(/[-\u2010\u2011]/);
+    return second !== undefined && !isPrefix(`${first}`) && !/\d/.test(first);
   }
 
   private textOf(index: number): string {
@@ -179,6 +191,14 @@ function followsTitle(block: AnalysedBlock, index: number): boolean {
     return TITLES.has(text.toLowerCase()) || /^\p{Lu}$/u.test(text);
   }
   return false;
+}
+
+/** "Sylvestre Ledru wrote": a capital, and after it another that no sentence start explains. */
+function opensName({ text, tokens }: AnalysedBlock, index: number): boolean {
+  const [own, next] = [tokens[index], tokens[index + 1]];
+  if (!own || next?.kind !== "word" || text.slice(own.to, next.from) !== " ") return false;
+  const capital = /^\p{Lu}\p{Ll}/u;
+  return capital.test(text.slice(own.from)) && capital.test(text.slice(next.from));
 }
 
 /** How a word is used in the whole document. */

@@ -62,7 +62,8 @@ const TIMES = wordList("repeated-part/times");
 function isPreposition({ sentenceFrom, verbGroups }: Syntax, unit: number, form: string): boolean {
   const from = sentenceFrom[unit] ?? 0;
   if (!/^(?:after|before|until|till)$/.test(form) || unit === from) return false;
-  return !verbGroups.some((verb) => verb.finite >= from && verb.to <= unit);
+  // "You need a key before the door will open": what is needed, not when.
+  return form === "before" || !verbGroups.some((verb) => verb.finite >= from && verb.to <= unit);
 }
 
 /** Whether "would", "could" or "might" follows: the condition is not real. */

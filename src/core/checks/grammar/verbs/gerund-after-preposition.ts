@@ -9,7 +9,7 @@ export const gerundAfterPreposition = markCheck({
   patterns: [
     "look~ forward to [VB] => $4:VBG",
     "instead of [VB] => $3:VBG",
-    "object~|objects|objected|opposed|addition|prior to [pay|read|write|work|leave|go|make|take|do|use|open|close|give|send|move|build|check|measure|clean] => $3:VBG",
+    "object~/VERB|opposed|addition|prior to [pay|read|write|work|leave|go|make|take|do|use|open|close|give|send|move|build|check|measure|clean] => $3:VBG",
     "i|he|she|we|they|you am|is|are|was|were|'m|'s|'re|get|got used to [work|live|read|write|walk|sail|drive|get|go|eat|see|hear|do] => $5:VBG",
     "without [say|tell|ask|read|see|know|take|make|go|have|be|look|wait|pay|write|give|leave|think] a|the|any|an|it|them|him|her|that|to => $2:VBG",
     "thank~ PPO for [VB] => $4:VBG",
