@@ -189,12 +189,19 @@ function filled(reason: string, text: string, from: number, to: number, choices:
   const first = choices[0]?.label ?? "";
   // Where nothing is put in, nothing is shown of it.
   const told = first === "" ? reason.replace(/:? “\{1\}”/, "") : reason;
-  const [before = ""] = /[\p{L}\p{N}’'-]+(?=[^\p{L}\p{N}]*$)/u.exec(text.slice(0, from)) ?? [];
-  return told
+  const filledIn = told
     .replaceAll("{}", shortened(text.slice(from, to)))
-    .replaceAll("{1}", shortened(first))
-    .replaceAll("{before}", before);
+    .replaceAll("{1}", shortened(first));
+  return filledIn.includes("{before}")
+    ? filledIn.replaceAll("{before}", wordBefore(text, from))
+    : filledIn;
 }
+
+function wordBefore(text: string, at: number): string {
+  const near = text.slice(Math.max(0, at - LONGEST_WORD), at);
+  return /[\p{L}\p{N}’'-]+(?=[^\p{L}\p{N}]*$)/u.exec(near)?.[0] ?? "";
+}
+const LONGEST_WORD = 40;
 
 /** A long stretch by its beginning and end, so that a reason stays one line. */
 function shortened(text: string): string {

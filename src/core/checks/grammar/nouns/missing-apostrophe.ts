@@ -68,13 +68,14 @@ export const missingApostrophe = markCheck({
 
 /** "Danas boat": no name itself, but one with an s too many, right before a noun. */
 function ownerByName(syntax: Syntax, unit: number, lexicon: Lexicon): string | null {
-  const { tags } = syntax;
+  const { tags, words } = syntax;
+  if (!words[unit]?.form.endsWith("s") || tags[unit] === TAG.NNS) return null;
+  if (tags[unit + 1] !== TAG.NN && tags[unit + 1] !== TAG.NNS) return null;
   const word = written(syntax, unit);
   if (!/^\p{Lu}\p{Ll}{2,}s$/u.test(word) || lexicon.varieties(word) !== 0) return null;
   if (lexicon.varieties(word.toLowerCase()) !== 0) return null;
   const name = word.slice(0, -1);
-  if ((lexicon.traits(name) & NAME) === 0) return null;
-  return tags[unit + 1] === TAG.NN || tags[unit + 1] === TAG.NNS ? name : null;
+  return (lexicon.traits(name) & NAME) === 0 ? null : name;
 }
 
 const isPluralWord = (form: string) => /^(?:all|both|these|those|many|several|most)$/.test(form);

@@ -27,7 +27,7 @@ export const missingPart = markCheck({
 /** "Is for this reason that": the sentence opens with its verb and asks nothing. */
 function missingSubject({ words, tags, units, text }: Syntax, from: number): Found | null {
   const form = words[from]?.form ?? "";
-  if (!/^(?:is|was)$/.test(form) || !/^\p{Lu}/u.test(text.slice(units[from]?.from ?? 0)))
+  if ((form !== "is" && form !== "was") || !/^\p{Lu}/u.test(text.slice(units[from]?.from ?? 0)))
     return null;
   const next = tags[from + 1] ?? 0;
   const after = words[from + 2]?.form ?? "";

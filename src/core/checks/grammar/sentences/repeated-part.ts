@@ -22,7 +22,7 @@ function secondSubjects(syntax: Syntax): Found[] {
   for (const group of nounGroups) {
     const at = group.to;
     const form = words[at]?.form ?? "";
-    if (group.pronoun || !/^(?:he|she|it|they)$/.test(form)) continue;
+    if (group.pronoun || !AGAIN.has(form)) continue;
     if (nounGroups[nounAt[at] ?? -1]?.from !== at || written(syntax, at) !== form) continue;
     const verb = verbGroups[verbAt[at + 1] ?? -1];
     if (!verb || verb.finite !== at + 1) continue;
@@ -37,6 +37,8 @@ function secondSubjects(syntax: Syntax): Found[] {
   }
   return found;
 }
+
+const AGAIN = new Set(["he", "she", "it", "they"]);
 
 function isOfOneNumber(number: string, pronoun: string): boolean {
   return number === "unknown" || (number === "plural") === (pronoun === "they");
@@ -76,7 +78,7 @@ function secondObjects(syntax: Syntax): Found[] {
   const { words, tags, nounGroups, nounAt, verbGroups, verbAt } = syntax;
   const found: Found[] = [];
   for (const [unit, { form }] of words.entries()) {
-    if (!/^(?:that|which|whom)$/.test(form)) continue;
+    if (form !== "that" && form !== "which" && form !== "whom") continue;
     if (TAG_SETS.NOMINAL[tags[unit - 1] ?? 0] !== 1) continue;
     if (form === "that" && isReported(syntax, unit)) continue;
     const subject = nounGroups[nounAt[unit + 1] ?? -1];
