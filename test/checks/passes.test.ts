@@ -132,6 +132,14 @@ describe("repetition", () => {
     assert.ok(!rules(checked(subject)).includes("wording/close-repetition: violent"));
   });
 
+  test("of a noun is left alone but in a story: a thing has one name", () => {
+    const text = "The buoy drifted past another buoy.";
+    const ofNoun = (kind: CheckSettings["kind"]) =>
+      rules(checked(text, { kind })).filter((rule) => rule.includes("close-repetition"));
+    assert.deepEqual(ofNoun("report"), []);
+    assert.deepEqual(ofNoun("fiction"), ["wording/close-repetition: buoy"]);
+  });
+
   test("over a document shows the first place, and the others follow it", () => {
     const text = Array.from({ length: 7 }, () => "It was a splendid day by the sea.").join("\n");
     const marks = checked(text)

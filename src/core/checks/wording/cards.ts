@@ -118,7 +118,7 @@ export const closeRepetition: Card = {
   weight: "weigh",
   code: "rep",
   title: "Word repeated close by",
-  why: "An uncommon word that comes back within a line or two catches the ear. A term that the text is about should be repeated; others can be varied or left out.",
+  why: "An uncommon word that comes back within a line or two catches the ear. Things keep their names, but in stories; words for qualities and doings can be varied or left out.",
   source: "common practice",
   examples: [
     { wrong: "A violent gale met a violent tide.", marked: "violent" },

@@ -13,8 +13,9 @@ export const closeRepetition: Check<ContentWord> = {
     counting: byLemma,
     judge: (_lemma, { count }) => ({ verdict: count < SUBJECT ? NEARNESS : null }),
     speaks: ({ before, quoted }) => before !== null && !quoted,
-    find({ from, to, before }) {
-      if (!before) return null;
+    find({ from, to, before, noun }, _verdict, { kind }) {
+      // A thing has one name: only stories have others for it.
+      if (!before || (noun && kind !== "fiction")) return null;
       const reason = `“${before.word}” also comes ${spelled(before.apart)} words earlier.`;
       return { from, to, reason };
     },
