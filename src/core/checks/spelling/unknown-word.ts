@@ -151,7 +151,7 @@ class Neighbourhood {
   private isTied(index: number): boolean {
     const { text, tokens } = this.block;
     const { from = 0, to = 0 } = tokens[index] ?? {};
-    if (/[<>@=]/.test(text[from - 1] ?? "") || /[<>@=]/.test(text[to] ?? "")) return true;
+    if (/[<>@=#]/.test(text[from - 1] ?? "") || /[<>@=\]]/.test(text[to] ?? "")) return true;
     const word = text.slice(from, to);
     if (from === 0 && text[to] === ":" && word === word.toLowerCase()) return true;
     const [first = "", second] = word.split(/[-\u2010\u2011]/);
