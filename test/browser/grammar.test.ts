@@ -131,6 +131,39 @@ describe("the passes", () => {
     await close();
   });
 
+  test("say under Why what other checks say of the same mistake", async () => {
+    const { page, errors, close } = await openBrowser();
+    await openShelf(page);
+    await openText(page, "You are suppose to sign it at the harbour office.\n");
+    await entry(page, "Grammar").click();
+    await page.locator("footer", { hasText: "of 1" }).waitFor();
+    await slip(page).getByRole("button", { name: "Why" }).click();
+    assert.match((await slip(page).textContent()) ?? "", /Also: “used to”/);
+    assert.deepEqual(await axeFindings(page), []);
+    assert.deepEqual(errors, []);
+    await close();
+  });
+
+  test("say in the rail how many parts are not read", async () => {
+    const { page, errors, close } = await openBrowser();
+    await openShelf(page);
+    const text = [
+      "The keeper reads the gauge at noon and at midnight.",
+      "Die Flut kam in der Nacht, und der Turm stand bis an die Fenster im Wasser.",
+      "> You wrote that the gauge was read at noon, as it always is.",
+    ].join("\n\n");
+    await openText(page, `${text}\n`);
+    const unread = rail(page).getByTestId("unread");
+    await unread.waitFor();
+    assert.equal(
+      await unread.textContent(),
+      "1 part of mail heads and quoted mail, 1 part in another language",
+    );
+    assert.deepEqual(await axeFindings(page), []);
+    assert.deepEqual(errors, []);
+    await close();
+  });
+
   test("show both words of a mix-up with their meanings", async () => {
     const { page, close } = await openBrowser();
     await openShelf(page);

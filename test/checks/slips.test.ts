@@ -41,6 +41,45 @@ describe("a word that no dictionary has is a slip", () => {
   });
 });
 
+describe("letters out of step", () => {
+  // The commonest slips of touch typists: neighbours swapped, once or twice; common practice.
+  for (const word of ["hwihc", "jstu", "ahev", "owudl", "tkae", "omre", "abotu", "fidn"]) {
+    test(`make a slip of an everyday word: ${word}`, () =>
+      assert.deepEqual(marked(`They ${word} came to the tower that day.`), [`${word}:fix`]));
+  }
+
+  test("make none of a rare one", () => {
+    assert.deepEqual(marked("They saw an ocleto there.", "specification"), []);
+  });
+});
+
+describe("a word written by ear", () => {
+  for (const word of ["sycology", "fotograf", "shampain", "kwestion"]) {
+    test(`is a slip: ${word}`, () => assert.deepEqual(alone(word), [`${word}:fix`]));
+  }
+});
+
+describe("what signs tie to something is its name", () => {
+  for (const text of [
+    "The criss-crozz pattern was read.",
+    "They wrote to gauge-develp about it.",
+    "nargz: how many there are.",
+    "It says I<c>ontrol there.",
+    "Ask @gaugekeper about it.",
+  ]) {
+    test(text, () =>
+      assert.deepEqual(
+        marked(text).filter((one) => one.endsWith(":fix")),
+        [],
+      ),
+    );
+  }
+
+  test("a prefix is no name", () => {
+    assert.deepEqual(marked("It was re-recieved today."), ["recieved:fix"]);
+  });
+});
+
 describe("a word that no dictionary has is let alone", () => {
   test("where many texts use it", () => {
     for (const word of ["hostname", "filesystem", "GitHub", "dropdown", "filesystems"]) {

@@ -5,7 +5,9 @@ import { Engine } from "../../src/core/engine/engine.ts";
 import type { Mark } from "../../src/core/engine/mark.ts";
 import { oneForEach } from "../../src/core/engine/one-mistake.ts";
 import { linesManuscript } from "../../src/core/manuscript/lines.ts";
+import { seeded } from "../support/random.ts";
 
+/** Marks as a check would make them. */
 function mark(from: number, to: number, more: Partial<Mark> = {}): Mark {
   const rule = more.rule ?? `grammar/${from}-${to}`;
   return {
@@ -86,6 +88,30 @@ describe("one mistake, one mark", () => {
     assert.equal(oneForEach([first, fix], (one) => one === first).length, 2);
     const follower = { ...first, follows: true };
     assert.equal(oneForEach([follower, fix], none).length, 2);
+  });
+
+  test("of marks drawn at random none is lost, and no two of one mistake are left", () => {
+    const random = seeded(15);
+    const weights = ["fix", "settle", "weigh"] as const;
+    const passes = ["spelling", "grammar", "wording"] as const;
+    for (let round = 0; round < 400; round++) {
+      const drawn = Array.from({ length: 1 + Math.floor(random() * 7) }, (_, index) => {
+        const from = Math.floor(random() * 20);
+        const pass = passes[Math.floor(random() * 3)] ?? "grammar";
+        return mark(from, from + Math.floor(random() * 9), {
+          rule: `${pass}/${index}`,
+          pass,
+          weight: weights[Math.floor(random() * 3)] ?? "fix",
+        });
+      }).sort((a, b) => a.from - b.from || a.to - b.to);
+      const left = oneForEach(drawn, none);
+      const told = left.flatMap((one) => [one.rule, ...(one.also ?? []).map(({ rule }) => rule)]);
+      assert.deepEqual(told.sort(), rules(drawn).sort(), `round ${round}`);
+      assert.deepEqual(rules(oneForEach(left, none)), rules(left), `round ${round}, again`);
+      for (const one of left) {
+        for (const { from, to } of one.also ?? []) assert.ok(from <= one.to && to >= one.from);
+      }
+    }
   });
 
   test("in a text no two marks of the engine cover the same words", () => {
