@@ -43,7 +43,7 @@ export function Occurrences({ session }: { session: DeskSession }) {
     <>
       <p className="pb-2 text-[13px] text-soft">
         <b className="font-semibold text-ink">{subject.place.mark.text}</b>
-        {label ? ` → ${label}` : ""}, {count(places.length, "place")}
+        {label ? ` → ${label}` : ""} · {count(places.length, "place")}
       </p>
       <ul className="-mx-4">
         {places.map((place, index) => {

@@ -29,12 +29,16 @@ export const introductoryComma: Card = {
   id: "grammar/introductory-comma",
   weight: "settle",
   code: "cm",
-  title: "Comma after an opening adverb",
-  why: "“However”, “therefore”, “for example”, “in addition” at a sentence’s start are set off by a comma. “However” without one means “in whatever way”.",
+  title: "Comma after an opening",
+  why: "A clause with “when”, “if” or “although” that opens a sentence ends with a comma, and so do “however”, “therefore”, “for example”. “However” without one means “in whatever way”.",
   source: "common practice",
   examples: [
     { wrong: "However the wall held.", right: "However, the wall held." },
     { wrong: "For example the tap was shut.", right: "For example, the tap was shut." },
+    {
+      wrong: "If the tap leaks the clerk shuts it.",
+      right: "If the tap leaks, the clerk shuts it.",
+    },
     { wrong: "In addition they sent a clerk.", right: "In addition, they sent a clerk." },
     { leave: "However hard they tried, it held." },
     { leave: "In addition to the lamp they had a torch." },
