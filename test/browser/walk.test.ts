@@ -154,15 +154,24 @@ describe("the walk", () => {
     await close();
   });
 
-  test("offers the same choices at a word that carries no mark", async () => {
+  test("offers other words at one that carries no mark, and takes the one pressed", async () => {
     const { page, close } = await openBrowser();
     await openShelf(page);
     await openDesk(page, "Letter instrument maker");
     const line = page.locator(".cm-line", { hasText: "I enclose the traces" });
     await line.dblclick({ position: { x: 95, y: 12 } });
     await slip(page).filter({ hasText: "carries no mark" }).waitFor();
-    assert.match((await slip(page).textContent()) ?? "", /enclose/);
-    await page.keyboard.press("Escape");
+    await slip(page).filter({ hasText: "Other words for it" }).waitFor();
+    await untilShown(page);
+    const first = await slip(page).locator("button .font-book").first().textContent();
+    assert.ok(first && first !== "enclose", String(first));
+    await page.keyboard.press("1");
+    await line
+      .page()
+      .locator(".cm-line", { hasText: `I ${first} the traces` })
+      .waitFor();
+    await page.keyboard.press("u");
+    await page.locator(".cm-line", { hasText: "I enclose the traces" }).waitFor();
     await close();
   });
 

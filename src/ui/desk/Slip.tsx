@@ -210,7 +210,13 @@ function withoutChoices(subject: Subject): string {
 
 function reasonOf(subject: Exclude<Subject, null>, others: number, session: DeskSession) {
   if (subject.kind !== "mark") {
-    return <>“{subject.word.word}” carries no mark. These words are near it.</>;
+    const byMeaning = session.state.choices?.[0]?.byMeaning;
+    const offered = byMeaning ? "Other words for it:" : "Words near it by their letters:";
+    return (
+      <>
+        “{subject.word.word}” carries no mark. {session.state.choices ? offered : ""}
+      </>
+    );
   }
   const { mark } = subject.place;
   const check = cardById(mark.rule);

@@ -1,10 +1,12 @@
 import type { CheckSettings, Mark, MarkChoice } from "../../core/engine/mark.ts";
 import type { Anchor } from "../../core/ledger/decision.ts";
 import { moveEdits } from "../../core/manuscript/edits.ts";
-import type { Edit } from "../../core/manuscript/model.ts";
+import type { Edit, Variety } from "../../core/manuscript/model.ts";
 import { type ProofreaderLink, WorkerGone } from "../../worker/connect.ts";
+import { otherWords } from "./other-words.ts";
 import type { PlacedMark } from "./reported.ts";
 import type { PlacedChoice, Subject } from "./state.ts";
+import { fetchEntry } from "./word-entries.ts";
 
 /** Corrections as the worker makes them, brought to their place in the document. */
 
@@ -27,11 +29,22 @@ export async function choicesFor(
     }));
   }
   const { word, from, to } = subject.word;
-  const near = await worker.wordsNear(word, settings, WORD_CHOICES);
-  return near.map((label) => ({
+  const host = {
+    fetchEntry,
+    aboutWord: (one: string, variety: Variety) => worker.aboutWord(one, variety),
+    fitSynonym: (...asked: Parameters<ProofreaderLink["fitSynonym"]>) =>
+      worker.fitSynonym(...asked),
+  };
+  const synonyms = await otherWords(word, settings.variety, WORD_CHOICES, host).catch(() => []);
+  // A word that has no entry may be a slip that was let alone.
+  const labels =
+    synonyms.length > 0 ? synonyms : await worker.wordsNear(word, settings, WORD_CHOICES);
+  const byMeaning = synonyms.length > 0;
+  return labels.map((label) => ({
     label,
     variant: label.toLowerCase(),
     edits: [{ from, to, insert: label }],
+    byMeaning,
   }));
 }
 

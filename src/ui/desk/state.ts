@@ -27,6 +27,8 @@ export interface PlacedChoice {
   edits: Edit[];
   /** What speaks for it. */
   note?: string | undefined;
+  /** Another word for it, not one near it by its letters. */
+  byMeaning?: boolean;
 }
 
 /** What asking for less of a check would do. */
