@@ -111,6 +111,14 @@ describe("a synonym", () => {
     for (const form of ["writes", "wrote", "written", "writing"]) assert.ok(forms.includes(form));
     assert.deepEqual(formsOf("tidally", language, "en-GB"), []);
   });
+
+  test("a form of another word has none of its own but those that the lexicon knows", () => {
+    for (const form of ["received", "broken", "seen", "lost", "tides", "running"]) {
+      assert.deepEqual(formsOf(form, language, "en-GB"), [], form);
+    }
+    const saw = formsOf("saw", language, "en-GB").map(({ form }) => form);
+    assert.deepEqual(saw, ["saws", "sawed", "sawing"]);
+  });
 });
 
 describe("syllables", () => {

@@ -26,13 +26,16 @@ export function basesOf(written: string, { lexicon, irregular }: Language): stri
 export function formsOf(base: string, language: Language, variety: Variety): WordForm[] {
   const { lexicon, irregular } = language;
   const traits = lexicon.traits(base);
+  // "Received" is a form itself: as a verb it has no others, whatever the lexicon takes it for.
+  const isForm = basesOf(base, language).length > 1;
   const forms: WordForm[] = [];
   for (const inflection of INFLECTIONS) {
     if ((traits & INFLECTED_TRAIT[inflection]) === 0) continue;
     const form = inflect(base, inflection, irregular, lexicon, variety);
     const isBase = INFLECTED_TRAIT[inflection] & (NOUN | VERB);
     // "cleverer" is in the dictionary, "tidaler" is not.
-    if (!isBase && lexicon.varieties(form) === 0) continue;
+    if ((!isBase || isForm) && lexicon.varieties(form) === 0) continue;
+    if (isForm && form === base) continue;
     if (!forms.some((other) => other.form === form)) forms.push({ inflection, form });
   }
   return forms;
