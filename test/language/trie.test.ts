@@ -1,6 +1,6 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
-import { packTrie, Trie } from "../../src/core/language/words/trie.ts";
+import { packTrie, type Respelling, Trie } from "../../src/core/language/words/trie.ts";
 import { seeded } from "../support/random.ts";
 
 const random = seeded(5);
@@ -88,5 +88,68 @@ describe("a packed trie", () => {
     );
     assert.throws(() => new Trie(new Uint8Array(3)), RangeError);
     assert.throws(() => new Trie(Uint8Array.of(9, 0, 0, 0, 1, 0, 0, 0, 1)), RangeError);
+  });
+});
+
+describe("words respelled", () => {
+  const spellings: Respelling[] = [
+    { typed: "f", meant: "ph", last: false },
+    { typed: "k", meant: "c", last: false },
+    { typed: "i", meant: "y", last: false },
+    { typed: "er", meant: "re", last: true },
+    { typed: "u", meant: "ou", last: false },
+  ];
+  const letters = ["f", "ph", "k", "c", "i", "y", "er", "re", "ou", "u", "t", "n"];
+
+  /** All that a query may stand for, with the fewest places that are spelled otherwise. */
+  function allMeant(query: string, limit: number): Map<string, number> {
+    const found = new Map<string, number>();
+    const go = (at: number, word: string, times: number) => {
+      if (at === query.length) {
+        found.set(word, Math.min(times, found.get(word) ?? times));
+        return;
+      }
+      go(at + 1, word + query[at], times);
+      if (times === limit) return;
+      for (const { typed, meant, last } of spellings) {
+        if (!query.startsWith(typed, at) || (last && at + typed.length < query.length)) continue;
+        go(at + typed.length, word + meant, times + 1);
+      }
+    };
+    go(0, "", 0);
+    return found;
+  }
+
+  test("are those that trying all spellings finds, each with its fewest times", () => {
+    const random = seeded(31);
+    const some = () =>
+      Array.from({ length: 1 + Math.floor(random() * 4) }, () => {
+        return letters[Math.floor(random() * letters.length)] ?? "";
+      }).join("");
+    for (let round = 0; round < 60; round++) {
+      const words = [...new Set(Array.from({ length: 80 }, some))];
+      const trie = new Trie(packTrie(words));
+      const all = trie.select(() => true);
+      for (let asked = 0; asked < 20; asked++) {
+        const query = some();
+        const limit = Math.floor(random() * 4);
+        const found = trie.respelled(query, spellings, limit, all);
+        const meant = allMeant(query, limit);
+        const expected = words.filter((word) => meant.has(word)).sort();
+        assert.deepEqual(found.map(({ word }) => word).sort(), expected, query);
+        for (const { word, times } of found)
+          assert.equal(times, meant.get(word), `${query} ${word}`);
+      }
+    }
+  });
+
+  test("are found in capitals as well, and only among those of interest", () => {
+    const trie = new Trie(packTrie(["Phone", "phone", "foe"]));
+    const all = trie.select(() => true);
+    const found = trie.respelled("fone", spellings, 1, all).map(({ word }) => word);
+    assert.deepEqual(found.sort(), ["Phone", "phone"]);
+    const none = trie.select(() => false);
+    assert.deepEqual(trie.respelled("fone", spellings, 1, none), []);
+    assert.deepEqual(trie.respelled("", spellings, 2, all), []);
   });
 });

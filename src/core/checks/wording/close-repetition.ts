@@ -12,10 +12,10 @@ export const closeRepetition: Check<ContentWord> = {
   across: {
     counting: byLemma,
     judge: (_lemma, { count }) => ({ verdict: count < SUBJECT ? NEARNESS : null }),
-    speaks: ({ before, quoted }) => before !== null && !quoted,
-    find({ from, to, before, noun }, _verdict, { kind }) {
+    speaks: ({ before, role }) => before !== null && role !== "quoted",
+    find({ from, to, before, role }, _verdict, { kind }) {
       // A thing has one name: only stories have others for it.
-      if (!before || (noun && kind !== "fiction")) return null;
+      if (!before || (role === "noun" && kind !== "fiction")) return null;
       const reason = `“${before.word}” also comes ${spelled(before.apart)} words earlier.`;
       return { from, to, reason };
     },

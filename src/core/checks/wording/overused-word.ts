@@ -23,7 +23,7 @@ export const overusedWord: Check<ContentWord> = {
         : { verdict: null, from: most + 1 };
     },
     // Nouns are mostly what the text is about; qualities and doings are habits.
-    speaks: ({ noun, quoted }) => !noun && !quoted,
+    speaks: ({ role }) => role === "other",
     find: ({ from, to, word }) => ({
       from,
       to,

@@ -10,8 +10,8 @@ export interface ContentWord extends Fact {
   word: string;
   /** The same rare word shortly before it in the block, as written there, and how many words before. */
   before: { word: string; apart: number } | null;
-  quoted: boolean;
-  noun: boolean;
+  /** In speech, which is not the writer's; the name of a thing; or a quality or a doing. */
+  role: "quoted" | "noun" | "other";
 }
 
 /** Verbs, nouns, adjectives and adverbs that say something of the matter; not the commonest ones. */
@@ -45,6 +45,7 @@ function findContentWords(block: AnalysedBlock, { words: table }: Language): Con
     const lemma = noun ? table.noun(word.form) : verb ? table.verb(word.form) : word.form;
     const { from, to } = syntax.units[unit] ?? NOWHERE;
     const quoted = ((syntax.places[unit] ?? 0) & QUOTED) !== 0;
+    const role = quoted ? "quoted" : noun ? "noun" : "other";
     const slice = block.text.slice(from, to);
     // Most words are in the table as they are written: one string for all of them.
     const written = slice === word.form ? word.form : slice;
@@ -53,7 +54,7 @@ function findContentWords(block: AnalysedBlock, { words: table }: Language): Con
     const apart = same ? at - same.at : 0;
     const near = same && word.frequency <= NEAR_COMMON && apart >= 2 && apart <= NEAR;
     const before = near ? { word: same.word, apart } : null;
-    found.push({ from, to, lemma, word: written, before, quoted, noun });
+    found.push({ from, to, lemma, word: written, before, role });
   }
   return found;
 }
