@@ -334,7 +334,7 @@ function nounGroupAt(
   return { from, to: head + 1, head, number, determiner, pronoun: false };
 }
 
-const ALONE_PLURAL = wordList("syntax/alone-plural");
+const ALONE_PLURAL = wordList("clauses/many");
 const ALONE_SINGULAR = new Set("this each another one either neither much".split(" "));
 
 function pronounNumber(form: string, tag: number): GrammaticalNumber {

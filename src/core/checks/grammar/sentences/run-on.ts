@@ -76,5 +76,5 @@ const TAKES_CLAUSE = new Set([
   ...wordList("comma-splice/tells"),
   ...wordList("run-on/takes-clause"),
 ]);
-const AUXILIARIES = wordList("reported-question/auxiliaries");
+const AUXILIARIES = wordList("question-mark/auxiliary");
 const FEELS = wordList("run-on/feels");

@@ -57,7 +57,7 @@ function turned(syntax: Syntax, verb: VerbGroup, table: WordTable): Found | null
   return { from: at, to: subject.to, mends: [`${name} ${form}`] };
 }
 
-const AUXILIARIES = wordList("reported-question/auxiliaries");
+const AUXILIARIES = wordList("question-mark/auxiliary");
 const ASKS = wordList("reported-question/asks");
 
 /** The question word right before an auxiliary, with the noun it may ask for between: "what time". */
