@@ -31,12 +31,13 @@ export function clipped(spans: readonly Span[], from: number, to: number): Span[
 
 /** What the windows of one block give, as the block's own; it is one paragraph, however many it has. */
 export function joined(parts: readonly Examined[], windows: readonly Range[]): Examined {
-  const facts: Examined["facts"] = new Map();
+  const facts = new Map<number, Fact[]>();
   for (const [index, part] of parts.entries()) {
     const by = windows[index]?.from ?? 0;
     for (const [order, own] of part.facts) {
-      const moved = own.map((fact) => moveFact(fact, by));
-      facts.set(order, [...(facts.get(order) ?? []), ...moved]);
+      const all = facts.get(order) ?? [];
+      for (const fact of own) all.push(moveFact(fact, by));
+      facts.set(order, all);
     }
   }
   const counts = addCounts(parts.map((part) => part.counts));

@@ -18,6 +18,7 @@ const CHECKS_OF = Object.fromEntries(
   ]),
 ) as Record<Pass, { check: Check; order: number }[]>;
 const NO_MATCH: readonly Match[] = [];
+const NO_FACTS: readonly Fact[] = [];
 const NO_MATCHES: (readonly Match[] | undefined)[] = [];
 
 /**
@@ -111,12 +112,10 @@ export class Examiner {
       for (const pass of lacking) {
         for (const { check, order } of CHECKS_OF[pass]) {
           const own = matches[order];
-          if ((check.needsMatches && !own) || (!check.readsAll && isNoText)) {
-            facts.delete(order);
-            continue;
-          }
-          const all = check.examine(analysed, this.language, own ?? NO_MATCH);
-          const found = outsideCode(check, analysed, all);
+          const asked = (own || !check.needsMatches) && (check.readsAll || !isNoText);
+          const found = asked
+            ? outsideCode(check, analysed, check.examine(analysed, this.language, own ?? NO_MATCH))
+            : NO_FACTS;
           if (found.length > 0) facts.set(order, found);
           else facts.delete(order);
         }

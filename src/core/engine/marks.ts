@@ -84,7 +84,10 @@ function name(marks: Mark[], block: string): void {
   }
 }
 
-const NOTHING: NonNullable<Mark["also"]> = [];
+/** What other checks say beside a mark; most marks have nothing beside them. */
+function reasonsOf(also: Mark["also"]): string {
+  return also ? also.map(({ reason }) => reason).join() : "";
+}
 
 /** Whether two lists of marks show and say the same. */
 export function sameMarks(one: readonly Mark[], other: readonly Mark[]): boolean {
@@ -101,8 +104,7 @@ export function sameMarks(one: readonly Mark[], other: readonly Mark[]): boolean
         mark.group === twin.group &&
         mark.follows === twin.follows &&
         mark.reason === twin.reason &&
-        (mark.also ?? NOTHING).map(({ reason }) => reason).join() ===
-          (twin.also ?? NOTHING).map(({ reason }) => reason).join()
+        reasonsOf(mark.also) === reasonsOf(twin.also)
       );
     })
   );

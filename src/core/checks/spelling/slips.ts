@@ -11,7 +11,7 @@ import type { Circumstances } from "../check.ts";
 
 /**
  * What stands around an unknown word: nothing that matters; others that are unknown, or a list or a
- * cell; or it is joined to one by a hyphen.
+ * cell; or signs tie it to something.
  */
 export type Company = "none" | "unknown" | "joined";
 

@@ -155,7 +155,7 @@ class Neighbourhood {
     const word = text.slice(from, to);
     if (from === 0 && text[to] === ":" && word === word.toLowerCase()) return true;
     const [first = "", second] = word.split(/[-\u2010\u2011]/);
-    return second !== undefined && !isPrefix(`${first}`) && !/\d/.test(first);
+    return second !== undefined && !isPrefix(first) && !/\d/.test(first);
   }
 
   private textOf(index: number): string {
@@ -284,8 +284,8 @@ export const unknownWord: Check<UnknownWord> = {
       dictionaryBits(one, language.lexicon) === 0 &&
       closest(keyOf(one), circumstances, true) !== null;
     const corrections = correctWord(word, sources, CHOICES, around);
-    return corrections.flatMap((correction) => {
-      if (isMarked(correction)) return [];
+    const sound = corrections.filter((correction) => !isMarked(correction));
+    return sound.map((correction) => {
       const elsewhere = own.count(correction.toLowerCase());
       return {
         label: correction,

@@ -2,15 +2,9 @@ import { type Syntax, type VerbGroup, written } from "../../../language/phrases/
 import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
 import { wordList } from "../../../language/words/word-lists.ts";
 import type { Found } from "../../mark-check.ts";
-import { finiteIn, sentencesOf } from "../sentences/sentences.ts";
+import { finiteIn, sentencesOf, TAKES_CLAUSE } from "../sentences/sentences.ts";
 
 const OPENERS = wordList("opening-clause/openers");
-/** Verbs that another clause may follow without "that", so that nothing ends there. */
-const TAKES_CLAUSE = new Set([
-  ...wordList("comma-splice/reports"),
-  ...wordList("comma-splice/tells"),
-  ...wordList("run-on/takes-clause"),
-]);
 
 /** "When the tide turned the boats came in": where an opening clause ends and the sentence begins. */
 export function openingClauses(syntax: Syntax): Found[] {

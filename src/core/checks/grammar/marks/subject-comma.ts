@@ -16,7 +16,7 @@ export const subjectComma = markCheck({
   at: [", VERB|MD"],
   find(syntax) {
     const found: Found[] = [];
-    const { words, tags, text, units, nounGroups, nounAt } = syntax;
+    const { words, tags, units, nounGroups, nounAt } = syntax;
     for (const { from, to } of sentencesOf(syntax)) {
       const told = afterClause(syntax, from, to);
       if (told) found.push(told);
@@ -57,18 +57,7 @@ export const subjectComma = markCheck({
         opening === TAG.VBD && verb.main === verb.finite && couldBeParticiple(syntax, verb.finite);
       if (ambiguous && syntax.verbGroups.some((one) => one.finite > verb.finite && one.to <= to))
         continue;
-      const stop = units[comma];
-      const last = units[comma - 1];
-      if (!stop || !last) continue;
-      const word = text.slice(last.from, last.to);
-      const next = text.slice(units[comma + 1]?.from ?? 0, units[comma + 1]?.to ?? 0);
-      found.push({
-        from: comma - 1,
-        to: comma + 2,
-        mends: [
-          { label: `${word} ${next}`, edits: [{ from: stop.from, to: stop.to, insert: "" }] },
-        ],
-      });
+      found.push(withoutComma(syntax, comma));
     }
     return found;
   },
@@ -76,7 +65,7 @@ export const subjectComma = markCheck({
 
 /** "What he said about the lamp, was true": the subject is a clause, with one comma before the verb. */
 function afterClause(syntax: Syntax, from: number, to: number): Found | null {
-  const { words, tags, verbGroups, verbAt, units, text } = syntax;
+  const { words, tags, verbGroups, verbAt } = syntax;
   if (!/^(?:what|whoever|whatever)$/.test(words[from]?.form ?? "")) return null;
   if (written(syntax, to - 1) !== ".") return null;
   const commas: number[] = [];
@@ -88,11 +77,13 @@ function afterClause(syntax: Syntax, from: number, to: number): Found | null {
   const verb = comma === undefined ? undefined : verbGroups[verbAt[comma + 1] ?? -1];
   if (comma === undefined || commas.length !== 1 || verb?.finite !== comma + 1) return null;
   if (!verbGroups.some((one) => one.finite > from && one.to <= comma)) return null;
-  const stop = units[comma];
-  if (!stop) return null;
-  const at = (unit: number) => text.slice(units[unit]?.from ?? 0, units[unit]?.to ?? 0);
-  const label = `${at(comma - 1)} ${at(comma + 1)}`;
-  const edits = [{ from: stop.from, to: stop.to, insert: "" }];
+  return withoutComma(syntax, comma);
+}
+
+function withoutComma(syntax: Syntax, comma: number): Found {
+  const { from = 0, to = 0 } = syntax.units[comma] ?? {};
+  const label = `${written(syntax, comma - 1)} ${written(syntax, comma + 1)}`;
+  const edits = [{ from, to, insert: "" }];
   return { from: comma - 1, to: comma + 2, mends: [{ label, edits }] };
 }
 

@@ -92,8 +92,7 @@ function secondObjects(syntax: Syntax): Found[] {
     const next = tags[at + 1] ?? 0;
     if (TAG_SETS.DET[next] || TAG_SETS.NOMINAL[next] || TAG_SETS.ADJ[next] || next === TAG.TO)
       continue;
-    const object = written(syntax, subject.head).toLowerCase();
-    if (object === words[at]?.form) continue;
+    if (words[subject.head]?.form === words[at]?.form) continue;
     found.push({ from: at, to: at + 1, mends: [""] });
   }
   return found;

@@ -5,7 +5,7 @@ import { wordList } from "../../../language/words/word-lists.ts";
 import type { WordTable } from "../../../language/words/words.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { runOn as card } from "./cards.ts";
-import { finiteIn, NOT_SENTENCES, SUBORDINATORS, sentencesOf } from "./sentences.ts";
+import { finiteIn, NOT_SENTENCES, SUBORDINATORS, sentencesOf, TAKES_CLAUSE } from "./sentences.ts";
 
 /** "The float sank it was full of water": two sentences with nothing between them. */
 export const runOn = markCheck({
@@ -70,11 +70,6 @@ function beginsSentence(syntax: Syntax, from: number, unit: number, table: WordT
   return quality && be && !FEELS.has(main) && before.to === unit - 1;
 }
 
-/** Verbs and qualities that a clause follows without "that": "said it was", "glad he came". */
-const TAKES_CLAUSE = new Set([
-  ...wordList("comma-splice/reports"),
-  ...wordList("comma-splice/tells"),
-  ...wordList("run-on/takes-clause"),
-]);
 const AUXILIARIES = wordList("question-mark/auxiliary");
+/** Qualities that a clause follows without "that": "glad he came". */
 const FEELS = wordList("run-on/feels");

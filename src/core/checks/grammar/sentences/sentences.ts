@@ -20,3 +20,9 @@ export function* sentencesOf({
 export const finiteIn = ({ verbGroups }: Syntax, from: number, to: number): VerbGroup[] =>
   verbGroups.filter((verb) => verb.finite >= from && verb.to <= to);
 export const SUBORDINATORS = wordList("sentences/subordinators");
+/** Verbs that a clause follows without "that", so that nothing ends there: "said it was". */
+export const TAKES_CLAUSE: ReadonlySet<string> = new Set([
+  ...wordList("comma-splice/reports"),
+  ...wordList("comma-splice/tells"),
+  ...wordList("run-on/takes-clause"),
+]);

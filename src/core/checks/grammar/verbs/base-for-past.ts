@@ -1,6 +1,9 @@
 import { TAG_SETS } from "../../../language/tags/tag-sets.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { baseForPast as card } from "./cards.ts";
+import { isPastTime } from "./past-times.ts";
+
+const AFTER_LAST = /^(?:night|week|month|year|summer|winter|spring|autumn|monday|friday)$/;
 
 /** "He come home late last night." */
 export const baseForPast = markCheck({
@@ -11,15 +14,7 @@ export const baseForPast = markCheck({
     const found: Found[] = [];
     const { words, verbGroups, sentenceFrom, sentenceTo } = syntax;
     for (const [unit, word] of words.entries()) {
-      const past =
-        word.form === "yesterday" ||
-        word.form === "ago" ||
-        (word.form === "last" &&
-          /^(?:night|week|month|year|summer|winter|spring|autumn|monday|friday)$/.test(
-            words[unit + 1]?.form ?? "",
-          ) &&
-          words[unit - 1]?.form !== "the");
-      if (!past) continue;
+      if (!isPastTime(syntax, unit, AFTER_LAST)) continue;
       const from = sentenceFrom[unit] ?? 0;
       const to = sentenceTo[unit] ?? words.length;
       const end = word.form === "last" ? unit + 2 : unit + 1;

@@ -49,7 +49,7 @@ function isAsked({ words, sentenceFrom }: Syntax, unit: number, form: string): b
   if (unit === sentenceFrom[unit]) return false;
   const before = words[unit - 1]?.form ?? "";
   if (before === "but" || before === ",") return false;
-  if (form === "when" && (TIMES.has(before) || before === ",")) return true;
+  if (form === "when" && TIMES.has(before)) return true;
   for (let at = unit - 1; at >= Math.max(sentenceFrom[unit] ?? 0, unit - 3); at--) {
     if (ASKS.has(words[at]?.form ?? "")) return true;
   }

@@ -4,6 +4,7 @@ import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
 import type { WordTable } from "../../../language/words/words.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { perfectPast as card } from "./cards.ts";
+import { isPastTime } from "./past-times.ts";
 
 /** "They have closed the well in 1998": the perfect with a time that is over. */
 export const perfectPast = markCheck({
@@ -17,7 +18,7 @@ export const perfectPast = markCheck({
   find(syntax, { words: table }) {
     const found: Found[] = [];
     for (const verb of syntax.verbGroups) {
-      if (!isPerfect(syntax, verb) || !isPastTime(syntax, verb)) continue;
+      if (!isPerfect(syntax, verb) || !isInPast(syntax, verb)) continue;
       const past = pastOf(syntax, verb, table);
       if (past) found.push({ from: verb.finite, to: verb.to, mends: [past] });
     }
@@ -33,23 +34,21 @@ function isPerfect({ words, tags }: Syntax, { finite, main, to }: VerbGroup): bo
 }
 
 /** Whether a time that is over belongs to a verb: right before its clause, or after it in the same. */
-function isPastTime(syntax: Syntax, verb: VerbGroup): boolean {
+function isInPast(syntax: Syntax, verb: VerbGroup): boolean {
   const { words, tags, sentenceFrom, sentenceTo } = syntax;
   const from = sentenceFrom[verb.from] ?? 0;
   const end = sentenceTo[verb.from] ?? words.length;
   for (let unit = from; unit < end; unit++) {
     if (words[unit]?.form === "since" || words[unit]?.form === "after") return false;
   }
-  let opening = from;
-  if (words[opening]?.form === "in" && isYear(syntax, opening + 1)) return true;
-  if (isTime(syntax, opening)) return true;
+  if (words[from]?.form === "in" && isYear(syntax, from + 1)) return true;
+  if (isPastTime(syntax, from, AFTER_LAST)) return true;
   for (let unit = verb.to; unit < end; unit++) {
     const tag = tags[unit] ?? 0;
     if (tag === TAG.CC || tag === TAG.CS || TAG_SETS.WH[tag] || syntax.verbAt[unit] !== -1) break;
-    if (isTime(syntax, unit)) return true;
-    opening = unit + 1;
-    const closes = opening + 1 >= end || TAG_SETS.STOP[tags[opening + 1] ?? 0] === 1;
-    if (words[unit]?.form === "in" && isYear(syntax, opening) && closes) return true;
+    if (isPastTime(syntax, unit, AFTER_LAST)) return true;
+    const closes = unit + 2 >= end || TAG_SETS.STOP[tags[unit + 2] ?? 0] === 1;
+    if (words[unit]?.form === "in" && isYear(syntax, unit + 1) && closes) return true;
   }
   return false;
 }
@@ -58,24 +57,15 @@ function isYear(syntax: Syntax, unit: number): boolean {
   return unit < syntax.units.length && /^(?:1[5-9]|20)\d\d$/.test(written(syntax, unit));
 }
 
-function isTime({ words }: Syntax, unit: number): boolean {
-  const form = words[unit]?.form ?? "";
-  if (form === "yesterday" || form === "ago") return true;
-  const next = words[unit + 1]?.form ?? "";
-  return (
-    form === "last" &&
-    words[unit - 1]?.form !== "the" &&
-    /^(?:night|week|month|year|summer|winter|spring|autumn|monday|friday|sunday)$/.test(next)
-  );
-}
+const AFTER_LAST = /^(?:night|week|month|year|summer|winter|spring|autumn|monday|friday|sunday)$/;
 
 /** The verb in the past, in its voice. */
 function pastOf(syntax: Syntax, verb: VerbGroup, table: WordTable): string | null {
-  const { words, units, text } = syntax;
+  const { words } = syntax;
   const between = words[verb.finite + 1]?.form ?? "";
   const main = words[verb.main]?.form ?? "";
   if (verb.main === verb.finite + 1) return table.inflect(table.verb(main), "VBD");
   if (between !== "been") return null;
   const plural = subjectOf(syntax, verb)?.number === "plural";
-  return `${plural ? "were" : "was"} ${text.slice(units[verb.main]?.from ?? 0, units[verb.main]?.to ?? 0)}`;
+  return `${plural ? "were" : "was"} ${written(syntax, verb.main)}`;
 }

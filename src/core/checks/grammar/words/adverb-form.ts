@@ -29,8 +29,6 @@ const LOOKS: readonly string[] = [
   "incorrect",
   "perfect",
   "normal",
-  "horrible",
-  "terrible",
 ];
 
 /** "runs very quiet", "real cold". */
@@ -48,10 +46,10 @@ export const adverbForm = markCheck({
     "do~|did it real|really|very [careful] => carefully",
     "speak~|speaks|spoke|write~|read~ english|french|spanish|german|russian|italian|chinese|arabic very|so|quite|really? [good] => well",
     "rise~|rose|fall~|fell|drive~|drove|react~|respond~|behave~|act~|change~|increase~|decrease~|move~|flow~|breathe~ [quick|slow|careful|correct|normal|different|regular|proper|perfect|immediate|sudden] in|on|at|during|along|after|when|with|through|to|from|by => $2ly",
-    ...LOOKS.map((adjective) => {
-      const adverb = adjective.replace(/le$/, "l").replace(/y$/, "i");
-      return `smell~|smells|taste~|tastes|sound~|sounds|seem~|seems|appear~|appears [${adverb}ly] .|,|and|but|after|at|in|to|today|now|</s> => ${adjective}`;
-    }),
+    ...LOOKS.map(
+      (adjective) =>
+        `smell~|smells|taste~|tastes|sound~|sounds|seem~|seems|appear~|appears [${adjective}ly] .|,|and|but|after|at|in|to|today|now|</s> => ${adjective}`,
+    ),
     "look~|looks [beautifully] .|,|and|but|at|in|today|</s> => beautiful",
     "look~|looks [wonderfully] .|,|and|but|at|in|today|</s> => wonderful",
     "look~|looks [terribly] .|,|and|but|at|in|today|</s> => terrible",

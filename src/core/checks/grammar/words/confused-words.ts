@@ -1,5 +1,6 @@
 import { TAG } from "../../../language/tags/tag-sets.ts";
 import { VERB } from "../../../language/words/lexicon.ts";
+import type { Word, WordTable } from "../../../language/words/words.ts";
 import type { Choice } from "../../check.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { replaceBy } from "../../patterns/mend.ts";
@@ -28,15 +29,7 @@ export const confusedWords = markCheck({
       if (word === "where" && from === syntax.sentenceFrom[from] && syntax.tags[to] === TAG.DT)
         continue;
       // "Throw an error", "Lead the way": a command opens with its verb.
-      const opensSentence = from === syntax.sentenceFrom[from];
-      const bare = language.words.verb(words[from]?.form ?? "") === words[from]?.form;
-      if (
-        opensSentence &&
-        bare &&
-        (words[from]?.traits ?? 0) & VERB &&
-        !FUNCTION_WORDS.has(words[from]?.form ?? "")
-      )
-        continue;
+      if (from === syntax.sentenceFrom[from] && isCommand(words[from], language.words)) continue;
       // "side by side", "it's back to back": a phrase of its own.
       const joined = /^(?:by|to|after|and|in|for|on|upon)$/.test(words[to + 1]?.form ?? "");
       if (joined && /^\p{L}/u.test(after) && after === words[to + 2]?.form) continue;
@@ -48,8 +41,14 @@ export const confusedWords = markCheck({
   },
 });
 
-/** Verbs by their form that hardly ever open a command: "Were", "Let’s" and the like are told apart. */
-const FUNCTION_WORDS = new Set(["let", "have", "be", "do", "will", "can", "may"]);
+/** A verb as it stands in a command. */
+function isCommand(word: Word | undefined, table: WordTable): boolean {
+  if (!word || table.verb(word.form) !== word.form || NO_COMMANDS.has(word.form)) return false;
+  return (word.traits & VERB) !== 0;
+}
+
+/** Verbs that hardly ever open a command of the kind that is mistaken for another word. */
+const NO_COMMANDS = new Set(["let", "have", "be", "do", "will", "can", "may"]);
 
 /** The widest margin at each place. */
 function widest(

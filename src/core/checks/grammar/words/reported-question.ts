@@ -1,4 +1,4 @@
-import { type Syntax, type VerbGroup, written } from "../../../language/phrases/syntax.ts";
+import type { Syntax, VerbGroup } from "../../../language/phrases/syntax.ts";
 import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
 import { VERB } from "../../../language/words/lexicon.ts";
 import { wordList } from "../../../language/words/word-lists.ts";
@@ -27,7 +27,7 @@ export const reportedQuestion = markCheck({
 
 /** The subject put before an auxiliary that comes right after its question word. */
 function turned(syntax: Syntax, verb: VerbGroup, table: WordTable): Found | null {
-  const { words, tags, nounGroups, nounAt } = syntax;
+  const { words, tags, nounGroups, nounAt, units, text } = syntax;
   const at = verb.finite;
   const form = words[at]?.form ?? "";
   const question = questionWordBefore(syntax, at);
@@ -37,9 +37,7 @@ function turned(syntax: Syntax, verb: VerbGroup, table: WordTable): Found | null
   // "what is the best way", "who is the keeper": either may be the subject.
   const be = /^(?:is|are|was|were)$/.test(form);
   if (be && /^(?:what|who|which)$/.test(words[question]?.form ?? "")) return null;
-  const name = Array.from({ length: subject.to - subject.from }, (_, index) =>
-    written(syntax, subject.from + index),
-  ).join(" ");
+  const name = text.slice(units[subject.from]?.from ?? 0, units[subject.to - 1]?.to ?? 0);
   if (/^(?:do|does|did)$/.test(form)) {
     // "why did the alarm ring": the last word of the group may be its verb.
     const traits = words[subject.to]?.traits ?? 0;
