@@ -1,20 +1,10 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
-import { Engine } from "../../src/core/engine/engine.ts";
-import { linesManuscript } from "../../src/core/manuscript/lines.ts";
 import type { Kind } from "../../src/core/manuscript/model.ts";
-import { loadLanguage } from "../support/language.ts";
-
-const language = loadLanguage();
+import { engineOf } from "../support/engines.ts";
 
 function marked(text: string, kind: Kind = "report"): string[] {
-  const engine = new Engine(linesManuscript(text), language, {
-    variety: "en-US",
-    kind,
-    appetites: {},
-    words: [],
-  });
-  for (const _ of engine.examineAll(["spelling"]));
+  const engine = engineOf(text, { variety: "en-US", kind }, ["spelling"]);
   return engine.allMarks().map((mark) => `${mark.text}:${mark.weight}`);
 }
 

@@ -1,20 +1,7 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
-import { Engine } from "../../src/core/engine/engine.ts";
-import { linesManuscript } from "../../src/core/manuscript/lines.ts";
-import type { Variety } from "../../src/core/manuscript/model.ts";
-import { loadLanguage } from "../support/language.ts";
-
-function engineOf(text: string, variety: Variety = "en-GB"): Engine {
-  const engine = new Engine(linesManuscript(text), loadLanguage(), {
-    variety,
-    kind: "report",
-    appetites: {},
-    words: [],
-  });
-  for (const _ of engine.examineAll());
-  return engine;
-}
+import type { Engine } from "../../src/core/engine/engine.ts";
+import { engineOf } from "../support/engines.ts";
 
 const labels = (engine: Engine, text: string) => {
   const mark = engine.allMarks().find((one) => one.text === text);
@@ -25,8 +12,8 @@ const labels = (engine: Engine, text: string) => {
 describe("what a mark can be mended to", () => {
   test("is spelled as the document's variety has it", () => {
     const text = "They did an evaluation of the colour, and utilized it.";
-    assert.ok(labels(engineOf(text, "en-US"), "colour").includes("color"));
-    const engine = engineOf("They made a realization of the plan.", "en-GB");
+    assert.ok(labels(engineOf(text, { variety: "en-US" }), "colour").includes("color"));
+    const engine = engineOf("They made a realization of the plan.");
     for (const mark of engine.allMarks()) {
       for (const { label } of engine.choices(mark)) assert.doesNotMatch(label, /realiz/);
     }

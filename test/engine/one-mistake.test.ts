@@ -1,10 +1,8 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
-import { loadLanguage } from "../../src/command/checking.ts";
-import { Engine } from "../../src/core/engine/engine.ts";
 import type { Mark } from "../../src/core/engine/mark.ts";
 import { oneForEach } from "../../src/core/engine/one-mistake.ts";
-import { linesManuscript } from "../../src/core/manuscript/lines.ts";
+import { engineOf } from "../support/engines.ts";
 import { seeded } from "../support/random.ts";
 
 /** Marks as a check would make them. */
@@ -120,14 +118,7 @@ describe("one mistake, one mark", () => {
       "He have a number of boat, and there is several reasons why this is the case.",
       "Each of the sensors have it's own address, due to the fact that it was moved.",
     ].join("\n");
-    const engine = new Engine(linesManuscript(text), loadLanguage(), {
-      variety: "en-GB",
-      kind: "report",
-      appetites: {},
-      words: [],
-    });
-    for (const _ of engine.examineAll());
-    const marks = engine.allMarks();
+    const marks = engineOf(text).allMarks();
     assert.ok(marks.length > 5, String(marks.length));
     for (const one of marks) {
       for (const other of marks) {

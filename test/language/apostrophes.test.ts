@@ -1,21 +1,13 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
-import { loadLanguage } from "../../src/command/checking.ts";
-import { Engine } from "../../src/core/engine/engine.ts";
 import {
   hasStraightApostrophes,
   withStraightApostrophes,
 } from "../../src/core/language/text/apostrophes.ts";
-import { linesManuscript } from "../../src/core/manuscript/lines.ts";
+import { engineOf } from "../support/engines.ts";
 
 function firstChoice(text: string, marked: string): string {
-  const engine = new Engine(linesManuscript(text), loadLanguage(), {
-    variety: "en-GB",
-    kind: "general",
-    appetites: {},
-    words: [],
-  });
-  for (const _ of engine.examineAll());
+  const engine = engineOf(text, { kind: "general" });
   const mark = engine.allMarks().find((one) => one.text === marked);
   assert.ok(mark, `“${marked}” is marked`);
   return engine.choices(mark)[0]?.label ?? "";

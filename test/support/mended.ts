@@ -1,23 +1,13 @@
 import assert from "node:assert/strict";
 import { test } from "node:test";
 import type { Pass } from "../../src/core/checks/card.ts";
-import { Engine } from "../../src/core/engine/engine.ts";
 import { applyEdits } from "../../src/core/manuscript/edits.ts";
-import { linesManuscript } from "../../src/core/manuscript/lines.ts";
-import { loadLanguage } from "./language.ts";
+import { engineOf } from "./engines.ts";
 import { speaksFor } from "./speaking.ts";
-
-const language = loadLanguage();
 
 /** The marks of one check in a sentence, and what the first choice of each makes of it. */
 function marksOf(rule: string, text: string): { text: string; mended: string }[] {
-  const engine = new Engine(linesManuscript(text), language, {
-    variety: "en-GB",
-    kind: "general",
-    appetites: {},
-    words: [],
-  });
-  for (const _ of engine.examineAll([rule.split("/")[0] as Pass]));
+  const engine = engineOf(text, { kind: "general" }, [rule.split("/")[0] as Pass]);
   return engine
     .allMarks()
     .filter((mark) => speaksFor(mark, rule))

@@ -52,13 +52,11 @@ function roundabout({ words, tags, sentenceTo }: Syntax, { lexicon }: Language):
       );
     const ends = closes || /^(?:than|to|for|in|at|now|and|but)$/.test(after);
     const noun = TAG_SETS.NOMINAL[tags[unit + 2] ?? 0] === 1;
-    if (
+    const fits =
       form === "more"
-        ? !(after === "than" || (predicate && ends) || (before === "a" && noun))
-        : false
-    )
-      continue;
-    if (form === "most" && !(/^(?:the|my|his|her|our|their)$/.test(before) && noun)) continue;
+        ? after === "than" || (predicate && ends) || (before === "a" && noun)
+        : noun && /^(?:the|my|his|her|our|their)$/.test(before);
+    if (!fits) continue;
     found.push({
       from: unit,
       to: unit + 2,
