@@ -104,4 +104,83 @@ describe("the conversation with a proofreader", () => {
     assert.ok(update !== null && typeof update !== "string");
     assert.deepEqual([...update.marks], [[0, []]]);
   });
+
+  test("counts words as they stand after edits, whatever their capitals and apostrophes", async () => {
+    const proofreader = await reader();
+    const edits = [{ from: 0, to: 2, insert: "Tides’ end" }];
+    assert.deepEqual(
+      [...proofreader.countWords(edits, ["tides", "Tides", "recieved", "end", "none"])],
+      [
+        ["tides", 2],
+        ["recieved", 1],
+        ["end", 1],
+        ["none", 0],
+      ],
+    );
+    assert.deepEqual([...new Proofreader(languageSource()).countWords([], ["ebb"])], [["ebb", 0]]);
+  });
+
+  test("offers words near one that carries no mark, in the variety asked for", async () => {
+    const proofreader = await reader();
+    const near = await proofreader.wordsNear("harbuor", { variety: "en-GB" }, 3);
+    assert.equal(near[0], "harbour");
+    assert.ok(near.length <= 3);
+    assert.equal((await proofreader.wordsNear("harbuor", { variety: "en-US" }, 3))[0], "harbor");
+  });
+
+  test("tells what a word comes from, and puts a synonym in its form", async () => {
+    const proofreader = await reader();
+    const { bases, forms } = await proofreader.aboutWord("gauges", "en-GB");
+    assert.deepEqual(bases, ["gauges", "gauge"]);
+    const ofGauge = forms.find(({ base }) => base === "gauge")?.forms.map(({ form }) => form);
+    assert.ok(ofGauge?.includes("gauging"));
+    assert.equal(await proofreader.fitSynonym("measure", "gauged", "verb", "en-GB"), "measured");
+    assert.equal(await proofreader.fitSynonym("meter", "Gauges", "noun", "en-GB"), "Meters");
+  });
+
+  test("gives the corrections of marks in their order, those of a group by one variant", async () => {
+    const proofreader = await reader();
+    const whole = await proofreader.check("log", [], 0, SETTINGS, nothing, nothing);
+    assert.ok(whole !== null && typeof whole !== "string");
+    const marks = [...whole.marks.values()].flat();
+    const choices = proofreader.choices(marks);
+    assert.deepEqual(
+      choices?.map(([first]) => [first?.label, first?.variant]),
+      [
+        ["received", "received"],
+        ["is", "is"],
+      ],
+    );
+  });
+
+  test("writes what was read with its edits, and says why where it can't", async () => {
+    const proofreader = await reader();
+    const bytes = new TextEncoder().encode(TEXT);
+    const read = await proofreader.read(bytes, "a.txt", "en-GB");
+    assert.ok("manuscript" in read);
+    const request = {
+      bytes,
+      format: "txt" as const,
+      current: read.manuscript,
+      edits: [{ from: 7, to: 15, insert: "received" }],
+      queries: [],
+      form: "clean" as const,
+      author: "",
+      date: "2031-04-02T10:00:00.000Z",
+    };
+    const written = proofreader.write(request);
+    assert.ok("bytes" in written);
+    assert.equal(new TextDecoder().decode(written.bytes), TEXT.replace("recieved", "received"));
+    const refused = proofreader.write({ ...request, format: "docx", form: "tracked" });
+    assert.ok("problem" in refused);
+    assert.match(refused.problem.sentence, /\.$/);
+  });
+
+  test("reads nothing out of a file that is none, and keeps what it had read", async () => {
+    const proofreader = await reader();
+    const read = await proofreader.read(Uint8Array.of(0x50, 0x4b, 3, 4), "a.docx", "en-GB");
+    assert.ok("problem" in read);
+    const whole = await proofreader.check("log", [], 0, SETTINGS, nothing, nothing);
+    assert.deepEqual(marked(whole), ["recieved", "are"]);
+  });
 });
