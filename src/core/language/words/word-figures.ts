@@ -1,0 +1,83 @@
+import { isEasy } from "./easy-words.ts";
+import type { IrregularForms } from "./lemmas.ts";
+import type { Lexicon } from "./lexicon.ts";
+import { spokenSyllables } from "./spoken.ts";
+import type { Syllables } from "./syllables.ts";
+
+/** What measures count in one word. */
+export interface WordFigures {
+  syllables: number;
+  letters: number;
+  /** Letters and digits. */
+  characters: number;
+  /** Holds a letter; a number is familiar to everybody and never complex. */
+  spelled: boolean;
+  /** Not on the list, nor an inflection of a word that is. */
+  beyondDaleChall: boolean;
+  beyondSpache: boolean;
+  /** Three syllables or more that no ending and no hyphen makes: Gunning's complex word. */
+  complex: boolean;
+}
+
+/** Words remembered; beyond it the memory starts anew. */
+const MAX_REMEMBERED = 40_000;
+const POLYSYLLABLE = 3;
+
+/** Works out the figures of words as they are written, each once. */
+export class WordMeasurer {
+  private readonly remembered = new Map<string, WordFigures>();
+
+  constructor(
+    private readonly syllables: Syllables,
+    private readonly lexicon: Lexicon,
+    private readonly irregular: IrregularForms,
+  ) {}
+
+  /** The figures of a run without spaces, with the punctuation that stands at it. */
+  of(run: string): WordFigures {
+    const known = this.remembered.get(run);
+    if (known) return known;
+    if (this.remembered.size >= MAX_REMEMBERED) this.remembered.clear();
+    const figures = this.measure(run);
+    this.remembered.set(run, figures);
+    return figures;
+  }
+
+  private measure(run: string): WordFigures {
+    const syllables = spokenSyllables(run, this.syllables, (form) => this.isWord(form));
+    let letters = 0;
+    let characters = 0;
+    for (const character of run) {
+      if (/\p{L}/u.test(character)) letters++;
+      if (/[\p{L}\p{N}]/u.test(character)) characters++;
+    }
+    const parts = run.toLowerCase().match(/\p{L}[\p{L}\p{M}]*(?:['’][\p{L}\p{M}]+)*/gu) ?? [];
+    const beyond = (list: "daleChall" | "spache") =>
+      parts.some((part) => !isEasy(part, list, this.irregular, this.lexicon));
+    return {
+      syllables,
+      letters,
+      characters,
+      spelled: letters > 0,
+      beyondDaleChall: beyond("daleChall"),
+      beyondSpache: beyond("spache"),
+      complex: letters > 0 && syllables >= POLYSYLLABLE && this.isComplex(run, parts),
+    };
+  }
+
+  private isWord(form: string): boolean {
+    return this.lexicon.varieties(form) !== 0;
+  }
+
+  private isComplex(run: string, parts: readonly string[]): boolean {
+    const count = (word: string) => this.syllables.count(word);
+    if (/[-\u2010\u2011]/.test(run)) return parts.some((part) => count(part) >= POLYSYLLABLE);
+    const ending = /^(.*)(?:es|ed|ing)$/.exec(parts[0] ?? "");
+    if (!ending || parts.length !== 1) return true;
+    const stem = ending[1] ?? "";
+    const base = [stem, `${stem}e`, stem.replace(/i$/, "y"), stem.replace(/(.)\1$/, "$1")].find(
+      (one) => this.isWord(one),
+    );
+    return base === undefined || count(base) >= POLYSYLLABLE;
+  }
+}
