@@ -39,7 +39,7 @@ describe("counts", () => {
       sentences: 2,
       proseWords: 2,
       characters: 13,
-      paragraphs: 2,
+      paragraphs: 1,
       code: 0,
       columns: 0,
       mail: 0,
@@ -57,7 +57,7 @@ describe("counts", () => {
     ]);
     assert.deepEqual(
       [total.code, total.columns, total.mail, total.foreign, total.paragraphs],
-      [2, 0, 1, 1, 5],
+      [2, 0, 1, 1, 4],
     );
     assert.deepEqual(subtractCounts(total, total), NO_COUNTS);
   });

@@ -17,6 +17,7 @@ import { PHRASE_LISTS } from "../core/language/phrases/phrase-lists.ts";
 import { Tagger } from "../core/language/tags/tagger.ts";
 import { IrregularForms } from "../core/language/words/lemmas.ts";
 import { Lexicon } from "../core/language/words/lexicon.ts";
+import { Syllables } from "../core/language/words/syllables.ts";
 import { WordClasses } from "../core/language/words/word-classes.ts";
 import { moveEdits } from "../core/manuscript/edits.ts";
 import type { Edit, Kind, Manuscript, Variety } from "../core/manuscript/model.ts";
@@ -45,6 +46,7 @@ export function loadLanguage(): Language {
   loaded = fullLanguage(base, {
     trigrams,
     classes: new WordClasses(bytes("word-classes.bin"), trigrams),
+    syllables: new Syllables(text("syllables.txt")),
     phrases: new Map(PHRASE_LISTS.map((name) => [name, text(`phrases/${name}.txt`)])),
     choices: CHOICES.every((name) => existsSync(path.join(DATA, name)))
       ? joinedBytes(CHOICES.map(bytes))

@@ -2,6 +2,7 @@ import { runCheck } from "./check.ts";
 import { runExport } from "./export.ts";
 import { runLines } from "./lines.ts";
 import { UsageError } from "./options.ts";
+import { runReadings } from "./readings.ts";
 import { runWords } from "./words.ts";
 
 const USAGE = `Usage: dry-run COMMAND [OPTIONS] [FILE...]
@@ -15,6 +16,8 @@ const USAGE = `Usage: dry-run COMMAND [OPTIONS] [FILE...]
   export --take first|none --as tracked|clean|txt|md [--variety V] [--kind K] [--passes P]
          [--author NAME] --out-dir DIR FILE...
       each document with the first choice of every mark of weight fix taken, or none
+  readings [--json] [--with PARTS] [--without PARTS] FILE...
+      how each file reads: counts, measures, sections; PARTS: headings,tables,references,code,quotations
 
 Without --variety it is guessed from the text; where nothing tells, en-US.
 Exit: 0 done, 1 marks of weight fix found (check --fail), 2 bad input or usage.
@@ -30,6 +33,8 @@ async function main(argv: readonly string[]): Promise<number> {
       return runLines(rest);
     case "words":
       return runWords(rest);
+    case "readings":
+      return runReadings(rest);
     case "export":
       return runExport(rest);
     case "--help":

@@ -4,7 +4,7 @@ import type { ShelfRecord } from "./shelf.ts";
 
 /** What a document is checked by: its own switches and the house style. */
 export function checkSettings(
-  { variety, kind, off, appetites, subjects, leave }: ShelfRecord,
+  { variety, kind, off, appetites, subjects, leave, reader }: ShelfRecord,
   style: HouseStyle,
 ): CheckSettings {
   return {
@@ -16,6 +16,7 @@ export function checkSettings(
       ...appetites,
     },
     leave,
+    reader,
     subjects,
     words: wordsFor(style, subjects),
     soundRules: style.soundRules,

@@ -43,6 +43,8 @@ export const shelfRecordSchema = z.object({
   appetites: z.record(z.string(), z.enum(APPETITES)).default({}),
   /** Subject lists switched on for this document, shipped and own. */
   subjects: z.array(z.string()).default([]),
+  /** Whom it is for (`readings/readers.ts`); null for whoever usually reads its kind. */
+  reader: z.string().nullable().default(null),
   /** Kinds of unknown words left alone, or not, against the defaults. */
   leave: z.partialRecord(z.enum(LEAVES), z.boolean()).default({}),
   /** Where the reader was, as an offset in the text, and in which pass. */

@@ -94,7 +94,7 @@ export async function loadSubjects(ids: readonly string[]): Promise<string[]> {
 
 let counting: Promise<Syllables> | null = null;
 
-/** The syllables of words, for the word entry. */
+/** The syllables of words, for the word entry and the readings. */
 export function loadSyllables(): Promise<Syllables> {
   counting ??= fetchText(syllablesUrl).then((text) => new Syllables(text));
   counting.catch(() => {
@@ -137,18 +137,20 @@ async function fetchGrammar(): Promise<Language> {
   const lists = Promise.all(
     PHRASE_LISTS.map(async (name) => [name, await fetchText(PHRASE_URLS[name] ?? "")] as const),
   );
-  const [pairs, triples, classes, choices, phrases] = await Promise.all([
+  const [pairs, triples, classes, choices, phrases, syllables] = await Promise.all([
     fetchBytes(pairsUrl),
     fetchBytes(triplesUrl),
     fetchBytes(classesUrl),
     Promise.all([fetchBytes(choicesUrl), fetchBytes(moreChoicesUrl)]),
     lists,
+    loadSyllables(),
   ]);
   const trigrams = new Trigrams(pairs, triples);
   const parts = {
     trigrams,
     classes: new WordClasses(classes, trigrams),
     phrases: new Map(phrases),
+    syllables,
   };
   const made = fullLanguage(base, { ...parts, choices: joinedBytes(choices) });
   matcherFor(made);

@@ -1,6 +1,7 @@
 import { PASSES, type Pass } from "../core/checks/card.ts";
 import { Engine } from "../core/engine/engine.ts";
 import type { CheckSettings, Mark, MarkChoice, Report } from "../core/engine/mark.ts";
+import { placesBehind, readText, type TextReadings } from "../core/engine/reading.ts";
 import {
   type Exported,
   type ExportRequest,
@@ -18,6 +19,8 @@ import { basesOf, fitLike, formsOf, type WordForm } from "../core/language/words
 import { withoutPossessive } from "../core/language/words/known.ts";
 import { withEdits } from "../core/manuscript/layout.ts";
 import type { Edit, Manuscript, Variety } from "../core/manuscript/model.ts";
+import type { CountPlace, PlaceQuery } from "../core/readings/places.ts";
+import type { Scope } from "../core/readings/scope.ts";
 import type { LanguageSource } from "./language-source.ts";
 
 /** The core behind a worker: reading, checking and writing never run in the interface thread. */
@@ -66,6 +69,8 @@ interface Running {
   engine: Engine;
   revision: number;
   unread: readonly Pass[];
+  /** Its text is another than the manuscript that was read. */
+  changed: boolean;
 }
 
 const AFTER_SPELLING = PASSES.filter((pass) => pass !== "spelling");
@@ -124,7 +129,8 @@ export class Proofreader {
     const engine = new Engine(manuscript, await this.data.now(), await this.withSubjects(settings));
     if (run !== this.run) return null;
     if (!(await this.examine(engine, ["spelling"], run, report))) return null;
-    const running: Running = { engine, revision, unread: AFTER_SPELLING };
+    const changed = edits.length > 0;
+    const running: Running = { engine, revision, unread: AFTER_SPELLING, changed };
     this.running = running;
     for (const late of this.waiting) {
       if (this.follow(running, late.edits, late.revision) === "missed") return "missed";
@@ -187,6 +193,7 @@ export class Proofreader {
       return "missed";
     }
     running.revision = revision;
+    running.changed ||= edits.length > 0;
     return running.engine.edit(edits);
   }
 
@@ -217,6 +224,26 @@ export class Proofreader {
   choices(marks: Mark[]): MarkChoice[][] | null {
     const { running } = this;
     return running && marks.map((mark) => running.engine.choices(mark));
+  }
+
+  /**
+   * How the text reads, as it stands and before it was changed; null while the passes that count it
+   * have not been read.
+   */
+  async readings(scope: Scope): Promise<TextReadings | null> {
+    const { running, manuscript } = this;
+    const language = await this.data.full();
+    if (!running || running !== this.running || !manuscript || !language) return null;
+    if (running.unread.includes("sentences")) return null;
+    return readText(running.engine, language, scope, running.changed ? manuscript : null);
+  }
+
+  /** The places behind a count; null likewise. */
+  async places(scope: Scope, query: PlaceQuery): Promise<CountPlace[] | null> {
+    const { running } = this;
+    const language = await this.data.full();
+    if (!running || running !== this.running || !language) return null;
+    return placesBehind(running.engine, language, scope, query);
   }
 
   /** Words near a word that carries no mark. */

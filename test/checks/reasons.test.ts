@@ -12,7 +12,7 @@ const OF_NO_WORD = new Set([
   "spelling/missing-space",
   "spelling/sentence-start",
   "spelling/day-and-month",
-  "wording/long-sentence",
+  "sentences/hard-sentence",
   "wording/noun-string",
   "wording/passive-section",
 ]);

@@ -84,6 +84,7 @@ import {
   usage,
   wordDivision,
 } from "./grammar/words/cards.ts";
+import { hardSentence } from "./sentences/cards.ts";
 import {
   brokenWord,
   capsLock,
@@ -106,7 +107,6 @@ import {
   intensifier,
   jargon,
   lightVerb,
-  longSentence,
   negative,
   nounString,
   outdated,
@@ -220,12 +220,12 @@ export const CARDS: readonly Card[] = [
   intensifier,
   negative,
   doubleMeaning,
-  longSentence,
   nounString,
   sameOpening,
   closeRepetition,
   overusedWord,
   passiveSection,
+  hardSentence,
 ];
 
 const BY_ID = new Map(CARDS.map((card) => [card.id, card]));

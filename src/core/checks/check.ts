@@ -2,6 +2,7 @@ import type { AnalysedBlock, Language } from "../language/analysis.ts";
 import type { SoundRule, Vocabulary } from "../language/corrections/corrections.ts";
 import type { PhraseList } from "../language/phrases/phrase-lists.ts";
 import type { Block, Edit, Kind, Range, Variety } from "../manuscript/model.ts";
+import type { Bounds } from "../readings/readers.ts";
 import type { Card, Weight } from "./card.ts";
 import type { Match } from "./patterns/matcher.ts";
 
@@ -127,6 +128,8 @@ export interface Circumstances {
   /** The document's own words and those of the word lists. */
   vocabulary: () => Vocabulary;
   soundRules: readonly SoundRule[];
+  /** What the reader the text is for takes with ease. */
+  reader: Bounds;
 }
 
 /**

@@ -74,6 +74,7 @@ import { requiredPreposition } from "./grammar/words/required-preposition.ts";
 import { swappedWords } from "./grammar/words/swapped-words.ts";
 import { usage } from "./grammar/words/usage.ts";
 import { wordDivision } from "./grammar/words/word-division.ts";
+import { hardSentence } from "./sentences/hard-sentence.ts";
 import { brokenWord } from "./spelling/broken-word.ts";
 import { capsLock } from "./spelling/caps-lock.ts";
 import { dayAndMonth } from "./spelling/day-and-month.ts";
@@ -93,7 +94,6 @@ import { hedge } from "./wording/hedge.ts";
 import { intensifier } from "./wording/intensifier.ts";
 import { jargon } from "./wording/jargon.ts";
 import { lightVerb } from "./wording/light-verb.ts";
-import { longSentence } from "./wording/long-sentence.ts";
 import { negative } from "./wording/negative.ts";
 import { nounString } from "./wording/noun-string.ts";
 import { outdated } from "./wording/outdated-term.ts";
@@ -206,12 +206,12 @@ export const CHECKS = [
   intensifier,
   negative,
   doubleMeaning,
-  longSentence,
   nounString,
   sameOpening,
   closeRepetition,
   overusedWord,
   passiveSection,
+  hardSentence,
 ] as unknown as Check<Fact>[];
 
 /** A check by its id. */

@@ -27,7 +27,6 @@ const TABLE: Readonly<Record<Kind, Readonly<Record<string, Appetite>>>> = {
     "wording/noun-string": "off",
     "wording/cliche": "off",
     "wording/wordy": "sure",
-    "wording/long-sentence": "off",
     "grammar/missing-article": "sure",
     "grammar/agreement": "sure",
     "grammar/final-mark": "off",
@@ -39,7 +38,6 @@ const TABLE: Readonly<Record<Kind, Readonly<Record<string, Appetite>>>> = {
   },
   brief: {
     "wording/wordy": "off",
-    "wording/long-sentence": "off",
     "wording/passive": "off",
     "wording/passive-section": "off",
     "wording/close-repetition": "off",
@@ -59,10 +57,10 @@ const TABLE: Readonly<Record<Kind, Readonly<Record<string, Appetite>>>> = {
     "grammar/fragment": "off",
   },
   fiction: {
+    "sentences/hard-sentence": "off",
     "wording/wordy": "off",
     "wording/passive": "off",
     "wording/passive-section": "off",
-    "wording/long-sentence": "off",
     "wording/outdated-term": "off",
     "wording/vague": "off",
     "wording/hedge": "off",
@@ -87,12 +85,12 @@ const TABLE: Readonly<Record<Kind, Readonly<Record<string, Appetite>>>> = {
   sheet: Object.fromEntries(
     [
       "wordy redundant light-verb cliche jargon vague passive expletive-opening hedge intensifier",
-      "negative double-meaning long-sentence noun-string same-opening close-repetition",
-      "overused-word passive-section",
+      "negative double-meaning noun-string same-opening close-repetition",
+      "overused-word passive-section sentences/hard-sentence",
     ]
       .join(" ")
       .split(" ")
-      .map((name) => [`wording/${name}`, "off"]),
+      .map((name) => [name.includes("/") ? name : `wording/${name}`, "off"]),
   ),
 };
 

@@ -3,16 +3,19 @@ import type { Check, Circumstances, Fact, MarkFact } from "../checks/check.ts";
 import { CHECKS } from "../checks/index.ts";
 import { appetiteFor } from "../checks/kinds.ts";
 import { leftAlone } from "../checks/leave.ts";
-import type { Language } from "../language/analysis.ts";
+import type { AnalysedBlock, Language } from "../language/analysis.ts";
 import type { Vocabulary } from "../language/corrections/corrections.ts";
+import { keptFigures } from "../language/phrases/sentence-figures.ts";
 import { hasStraightApostrophes } from "../language/text/apostrophes.ts";
 import { DocumentVocabulary } from "../language/words/vocabulary.ts";
 import { applyEdits, moveEdits } from "../manuscript/edits.ts";
 import { blockIndexAt, copyLayout, shiftBlocks, shiftSpans } from "../manuscript/layout.ts";
 import type { Block, Edit, Manuscript, Range, Span } from "../manuscript/model.ts";
 import { addCounts, type Counts, NO_COUNTS, subtractCounts } from "../readings/counts.ts";
+import { readerOf } from "../readings/readers.ts";
+import type { ReadBlock } from "../readings/readings.ts";
 import { choicesOf } from "./choosing.ts";
-import type { Examined } from "./examined.ts";
+import { type Examined, NO_FIGURES } from "./examined.ts";
 import { Examiner } from "./examiner.ts";
 import { Findings } from "./findings.ts";
 import type { CheckSettings, Group, Mark, MarkChoice, Report, Tables } from "./mark.ts";
@@ -32,6 +35,13 @@ const SHORT_TEXT = 150;
 const NO_MARKS: readonly Mark[] = [];
 const NONE: readonly Findings[] = [];
 const NO_FACTS: Examined["facts"] = new Map();
+const NOT_EXAMINED: Examined = {
+  analysed: null,
+  facts: NO_FACTS,
+  read: [],
+  counts: NO_COUNTS,
+  figures: NO_FIGURES,
+};
 
 /**
  * Runs the checks over a manuscript and keeps marks, groups and tables up to date through edits. Each
@@ -114,6 +124,48 @@ export class Engine {
   /** Words, sentences and characters of the whole document. */
   counts(): Counts {
     return this.total;
+  }
+
+  /** The blocks with what readings are made of, as the text stands. */
+  readBlocks(): ReadBlock[] {
+    return this.blocks.map((block, index) =>
+      this.readBlock(block, index, this.examined[index] ?? NOT_EXAMINED),
+    );
+  }
+
+  /**
+   * The same of the text as it was before any edit. Blocks keep their number and order, and most their
+   * text, which has been examined already.
+   */
+  readOriginal({
+    text,
+    blocks,
+    spans,
+  }: Pick<Manuscript, "text" | "blocks" | "spans">): ReadBlock[] {
+    const byBlock = groupedByBlock(spans, blocks);
+    return blocks.map((block, index) => {
+      const own = relative(byBlock.get(index) ?? [], block.from);
+      const before = text.slice(block.from, block.to);
+      const examined = this.examiner.examine(block.kind, before, own);
+      return {
+        block,
+        text: before,
+        counts: examined.counts,
+        sentences: keptFigures(examined.figures),
+      };
+    });
+  }
+
+  /** A block of the text as it stands, analysed anew for what is not kept of it. */
+  analysed(index: number): { part: AnalysedBlock; from: number }[] {
+    const block = this.blocks[index];
+    if (!block) return [];
+    const own = relative(this.spansOf(index), block.from);
+    return this.examiner.analysed(block.kind, this.texts[index] ?? "", own);
+  }
+
+  private readBlock(block: Block, index: number, { counts, figures }: Examined): ReadBlock {
+    return { block, text: this.texts[index] ?? "", counts, sentences: keptFigures(figures) };
   }
 
   /** Blocks in all. */
@@ -221,17 +273,13 @@ export class Engine {
 
   private examine(index: number, spans: Span[]): Examined {
     const block = this.blocks[index];
-    if (!block) return { analysed: null, facts: NO_FACTS, read: [], counts: NO_COUNTS };
-    const own = spans.map((span) => ({
-      ...span,
-      from: span.from - block.from,
-      to: span.to - block.from,
-    }));
+    if (!block) return NOT_EXAMINED;
+    const own = relative(spans, block.from);
     return this.examiner.examine(block.kind, this.texts[index] ?? "", own);
   }
 
   private circumstances(): Circumstances {
-    const { variety, kind, leave, soundRules } = this.settings;
+    const { variety, kind, leave, soundRules, reader } = this.settings;
     return {
       variety,
       kind,
@@ -240,6 +288,7 @@ export class Engine {
       leave: leftAlone(kind, leave ?? {}),
       vocabulary: () => this.vocabularyNow(),
       soundRules: soundRules ?? [],
+      reader: readerOf(reader, kind),
     };
   }
 
@@ -412,20 +461,32 @@ export class Engine {
 
   /** Edits or spans by the block they begin in. */
   private byBlock<Item extends Range>(items: readonly Item[]): Map<number, Item[]> {
-    const groups = new Map<number, Item[]>();
-    for (const item of items) {
-      const index = blockIndexAt(this.blocks, item.from);
-      const group = groups.get(index);
-      if (group) group.push(item);
-      else groups.set(index, [item]);
-    }
-    return groups;
+    return groupedByBlock(items, this.blocks);
   }
 
   private spansOf(index: number): Span[] {
     const { from, to } = this.blockRange(index);
     return this.spans.filter((span) => span.from >= from && span.to <= to);
   }
+}
+
+function groupedByBlock<Item extends Range>(
+  items: readonly Item[],
+  blocks: readonly Block[],
+): Map<number, Item[]> {
+  const groups = new Map<number, Item[]>();
+  for (const item of items) {
+    const index = blockIndexAt(blocks, item.from);
+    const group = groups.get(index);
+    if (group) group.push(item);
+    else groups.set(index, [item]);
+  }
+  return groups;
+}
+
+/** Spans with their offsets in the text of the block that begins at a place. */
+function relative(spans: readonly Span[], from: number): Span[] {
+  return spans.map((span) => ({ ...span, from: span.from - from, to: span.to - from }));
 }
 
 function lowerCase(words: readonly string[]): ReadonlySet<string> {

@@ -1,6 +1,11 @@
 import type { Pass } from "../checks/card.ts";
 import type { Fact, MarkFact } from "../checks/check.ts";
 import type { AnalysedBlock } from "../language/analysis.ts";
+import {
+  type KeptFigures,
+  keepFigures,
+  keptFigures,
+} from "../language/phrases/sentence-figures.ts";
 import { moveEdits } from "../manuscript/edits.ts";
 import type { Range, Span } from "../manuscript/model.ts";
 import { addCounts, type Counts } from "../readings/counts.ts";
@@ -16,7 +21,11 @@ export interface Examined {
   /** The passes that have read it. */
   read: Pass[];
   counts: Counts;
+  /** What is counted in its sentences; none before the sentences pass has read it. */
+  figures: KeptFigures;
 }
+
+export const NO_FIGURES: KeptFigures = new Uint32Array(0);
 
 /** The spans of a window, cut to it. */
 export function clipped(spans: readonly Span[], from: number, to: number): Span[] {
@@ -42,10 +51,12 @@ export function joined(parts: readonly Examined[], windows: readonly Range[]): E
   }
   const counts = addCounts(parts.map((part) => part.counts));
   const once = (count: number) => Math.min(1, count);
+  const figures = parts.flatMap((part, index) => keptFigures(part.figures, windows[index]?.from));
   return {
     analysed: null,
     facts,
     read: [...(parts[0]?.read ?? [])],
+    figures: keepFigures(figures),
     counts: {
       ...counts,
       paragraphs: once(counts.paragraphs),

@@ -4,11 +4,12 @@ import { CHECKS } from "../checks/index.ts";
 import { matchesOf } from "../checks/patterns/all-patterns.ts";
 import type { Match } from "../checks/patterns/matcher.ts";
 import { type AnalysedBlock, analyse, asRead, type Language } from "../language/analysis.ts";
+import { keepFigures, sentenceFigures } from "../language/phrases/sentence-figures.ts";
 import { inCode } from "../language/text/structure.ts";
 import { LONGEST_WHOLE, windowsOf } from "../language/text/windows.ts";
 import type { BlockKind, Span } from "../manuscript/model.ts";
 import { countBlock } from "../readings/counts.ts";
-import { clipped, type Examined, joined } from "./examined.ts";
+import { clipped, type Examined, joined, NO_FIGURES } from "./examined.ts";
 
 /** The checks of each pass with their order in CHECKS. */
 const CHECKS_OF = Object.fromEntries(
@@ -69,6 +70,17 @@ export class Examiner {
     return joined(parts, windows);
   }
 
+  /** A block analysed anew, in windows where it is long; offsets of a window begin at its `from`. */
+  analysed(kind: BlockKind, text: string, spans: Span[]): { part: AnalysedBlock; from: number }[] {
+    if (text.length <= LONGEST_WHOLE) {
+      return [{ part: analyse(kind, text, spans, this.language), from: 0 }];
+    }
+    return windowsOf(text).map(({ from, to }) => ({
+      part: analyse(kind, text.slice(from, to), clipped(spans, from, to), this.language, true),
+      from,
+    }));
+  }
+
   /** Forgets the contents not asked about for longest, down to a number. */
   trim(most: number): void {
     let excess = this.cache.size - most;
@@ -86,7 +98,8 @@ export class Examiner {
     let examined = this.cache.get(key);
     if (!examined) {
       const analysed = again();
-      examined = { analysed, facts: new Map(), read: [], counts: countBlock(analysed) };
+      const counts = countBlock(analysed);
+      examined = { analysed, facts: new Map(), read: [], counts, figures: NO_FIGURES };
       this.cache.set(key, examined);
     }
     this.readFor(examined, again);
@@ -119,6 +132,9 @@ export class Examiner {
           if (found.length > 0) facts.set(order, found);
           else facts.delete(order);
         }
+      }
+      if (lacking.includes("sentences") && !isNoText) {
+        examined.figures = keepFigures(sentenceFigures(analysed));
       }
       read.push(...lacking);
     }

@@ -45,6 +45,8 @@ export interface CheckSettings {
   /** Kinds of unknown words left alone, or not, against the defaults of the kind of copy. */
   leave?: Readonly<Partial<Record<Leave, boolean>>>;
   soundRules?: readonly SoundRule[];
+  /** Whom the text is for (`readings/readers.ts`); whoever usually reads the kind of copy where it says nothing. */
+  reader?: string | null;
 }
 
 /** Marks of the blocks whose marks changed, by block number. */

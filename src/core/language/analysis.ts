@@ -12,7 +12,9 @@ import { type Unit, unitsOf } from "./text/units.ts";
 import { wordBits } from "./words/known.ts";
 import type { IrregularForms } from "./words/lemmas.ts";
 import { ALL_VARIETIES, type Lexicon } from "./words/lexicon.ts";
+import { Syllables } from "./words/syllables.ts";
 import type { WordClasses } from "./words/word-classes.ts";
+import { WordMeasurer } from "./words/word-figures.ts";
 import { WordTable, type WrittenWord } from "./words/words.ts";
 
 /** One block's text, analysed once and read by every check. Offsets are in the block's text. */
@@ -64,6 +66,8 @@ export interface Language {
   /** The texts of the phrase lists; empty likewise. */
   readonly phrases: ReadonlyMap<PhraseList, string>;
   readonly words: WordTable;
+  /** What measures count in words; without its list of exceptions before the data for grammar are there. */
+  readonly measurer: WordMeasurer;
 }
 
 /** What the spelling pass needs. */
@@ -76,6 +80,7 @@ export interface GrammarParts {
   phrases: Language["phrases"];
   /** The choice models as their file has them; null where there is none. */
   choices: Uint8Array | null;
+  syllables: Syllables;
 }
 
 /** A file that is kept in several, put together. */
@@ -89,21 +94,25 @@ export function joinedBytes(parts: readonly Uint8Array[]): Uint8Array {
   return whole;
 }
 
+const NO_EXCEPTIONS = new Syllables("");
+
 /** The language data of the spelling pass. */
 export function baseLanguage(parts: BaseParts): Language {
   const words = new WordTable(parts.lexicon, parts.irregular);
-  return { ...parts, words, trigrams: null, choices: null, phrases: new Map() };
+  const measurer = new WordMeasurer(NO_EXCEPTIONS, parts.lexicon, parts.irregular);
+  return { ...parts, words, measurer, trigrams: null, choices: null, phrases: new Map() };
 }
 
 /** The language data of all passes, from that of the spelling pass. */
 export function fullLanguage(base: Language, parts: GrammarParts): Language {
-  const { trigrams, classes, phrases, choices } = parts;
+  const { trigrams, classes, phrases, choices, syllables } = parts;
   const words = new WordTable(base.lexicon, base.irregular, classes);
   return {
     ...base,
     words,
     trigrams,
     phrases,
+    measurer: new WordMeasurer(syllables, base.lexicon, base.irregular),
     choices: choices && new ChoiceModels(choices, words),
   };
 }

@@ -19,12 +19,13 @@ const anchorSchema = z.object({
 export const ACTS = ["correct", "stet", "query", "word", "edit", "setting", "undo"] as const;
 
 /**
- * What decides which marks there are, and can be turned: the variety, the kind of copy, how much of a
+ * What decides which marks there are, and can be turned: the variety, the kind of copy, the reader, how much of a
  * check is wanted here or in every document, a kind of unknown word, a subject list, a listed word.
  */
 export const SETTINGS = [
   "variety",
   "kind",
+  "reader",
   "appetite",
   "house-appetite",
   "leave",

@@ -1,9 +1,10 @@
 import type { AnalysedBlock } from "../language/analysis.ts";
+import { countWords } from "../language/text/runs.ts";
 import type { BlockKind } from "../manuscript/model.ts";
 
 /** Plain counts of a text; every figure on screen can be traced to these. */
 export interface Counts {
-  /** Words and numbers; a hyphenated compound is one. */
+  /** Runs without spaces that hold a letter or digit (`language/text/runs.ts`). */
   words: number;
   /** Sentences of running prose: headings, table cells, captions and references have none. */
   sentences: number;
@@ -11,7 +12,7 @@ export interface Counts {
   proseWords: number;
   /** Characters, spaces included, without the separators between blocks. */
   characters: number;
-  /** Blocks that hold text. */
+  /** Blocks that hold text and are neither headings nor list items, cells or listings. */
   paragraphs: number;
   /** Of these, blocks that no check reads: code and listings, columns, the head of a mail and what it quotes, other languages. */
   code: number;
@@ -44,17 +45,21 @@ export const WORDS_A_PAGE = 250;
 /** Reading aloud to an audience: 150 words a minute; common practice. */
 export const SPOKEN_WORDS_A_MINUTE = 150;
 
+/** Whether a block is a paragraph as it is counted: neither heading nor list item, cell or listing. */
+export function isParagraph(kind: BlockKind): boolean {
+  return kind !== "heading" && kind !== "item" && kind !== "cell" && kind !== "code";
+}
+
 /** Counts of one block. */
 export function countBlock(block: AnalysedBlock): Counts {
-  const { kind, text, tokens, sentences } = block;
-  let words = 0;
-  for (const { kind } of tokens) if (kind !== "punctuation" && kind !== "object") words++;
+  const { kind, text, sentences } = block;
+  const words = countWords(text);
   return {
     words,
     sentences: PROSE.has(kind) && words > 0 ? sentences.length : 0,
     proseWords: PROSE.has(kind) ? words : 0,
     characters: text.length,
-    paragraphs: words > 0 ? 1 : 0,
+    paragraphs: words > 0 && isParagraph(kind) ? 1 : 0,
     ...unread(block),
   };
 }

@@ -5,6 +5,7 @@ import type { Leave } from "../../core/checks/leave.ts";
 import { findReplacements } from "../../core/house/replacements.ts";
 import type { Draft, Setting } from "../../core/ledger/decision.ts";
 import type { Edit, Kind, Variety } from "../../core/manuscript/model.ts";
+import type { ReaderSetting } from "../../core/readings/readers.ts";
 import { updateSettings } from "../../store/house.ts";
 import { anchorOf } from "./choices.ts";
 import type { Deciding } from "./deciding.ts";
@@ -104,6 +105,11 @@ export class DocumentSettings {
   /** Reads the document as another variety of English. */
   async setVariety(variety: Variety): Promise<void> {
     await this.turn({ name: "variety" }, variety);
+  }
+
+  /** Reads the document as for another reader. */
+  async setReader(reader: ReaderSetting): Promise<void> {
+    await this.turn({ name: "reader" }, reader);
   }
 
   /** Takes the document for another kind of copy. */

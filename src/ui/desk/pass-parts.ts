@@ -37,4 +37,11 @@ export const PASS_PARTS: Readonly<Record<Pass, PassParts>> = {
     beyond:
       "What this pass can’t judge: whether the argument holds, and whether this reader needs it said so. Advice is only advice.",
   },
+  sentences: {
+    board: ALL_MARKS,
+    done: "The sentences pass is done",
+    nothing: "No sentence is too hard for this reader.",
+    beyond:
+      "What this pass can’t judge: whether a long sentence is the right one here. It counts words, clauses and what lies between them.",
+  },
 };

@@ -20,6 +20,8 @@ export function recordWith(
       return { variety: VARIETIES.find((one) => one === value) ?? record.variety };
     case "kind":
       return { kind: KINDS.find((one) => one === value) ?? record.kind };
+    case "reader":
+      return { reader: typeof value === "string" ? value : null };
     case "appetite":
       return {
         off: record.off.filter((one) => one !== of),
@@ -72,6 +74,8 @@ export function settingValue(
       return record.variety;
     case "kind":
       return record.kind;
+    case "reader":
+      return record.reader;
     case "appetite":
       return record.appetites[of] ?? (record.off.includes(of) ? "off" : null);
     case "house-appetite":

@@ -2,6 +2,7 @@ import { cardById } from "../../core/checks/cards.ts";
 import { LEAVE_KINDS } from "../../core/checks/leave.ts";
 import { SUBJECTS } from "../../core/house/subjects.ts";
 import type { Setting } from "../../core/ledger/decision.ts";
+import { readerLabel } from "./reader-words.ts";
 import { APPETITE_LABELS, KIND_LABELS, VARIETY_LABELS } from "./words.ts";
 
 /** What a setting was turned to, as one line: “Passive: when sure”. */
@@ -12,6 +13,8 @@ export function settingLine({ name, of = "", after }: Setting): string {
     case "variety":
     case "kind":
       return labels[value] ?? value;
+    case "reader":
+      return `Reader: ${readerLabel(value)}`;
     case "appetite":
     case "house-appetite": {
       const where = name === "appetite" ? "" : ", in every document";

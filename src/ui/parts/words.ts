@@ -27,6 +27,7 @@ export const PASS_LABELS: Record<Pass, string> = {
   spelling: "Spelling",
   grammar: "Grammar",
   wording: "Wording",
+  sentences: "Sentences",
 };
 
 /** What is to be done about a mark. */

@@ -46,6 +46,7 @@ export async function takeIn(
     appetites: {},
     subjects: [],
     leave: {},
+    reader: null,
     place: 0,
     pass: "spelling",
   };

@@ -258,25 +258,6 @@ export const doubleMeaning: Card = {
   aPage: 3,
 };
 
-export const longSentence: Card = {
-  pass: "wording",
-  id: "wording/long-sentence",
-  weight: "weigh",
-  code: "ls",
-  title: "Long sentence",
-  why: "Beyond some forty words most readers go back to the start. A full stop in the middle, or a list, helps.",
-  source: "common practice; the limit of 40 words is a convention of plain-language guides",
-  examples: [
-    {
-      wrong:
-        "The keeper who had the log in those years wrote that the water in the well rose with the tide in the harbour, that the float was stuck more than once in the winter, and that nobody in the office by the quay answered the letters in which he asked for a new chain.",
-      marked: "The keeper who had the",
-    },
-    { leave: "A short sentence stands here." },
-  ],
-  aPage: 2,
-};
-
 export const nounString: Card = {
   pass: "wording",
   id: "wording/noun-string",

@@ -6,6 +6,11 @@ import type { Syllables } from "./syllables.ts";
 
 /** What measures count in one word. */
 export interface WordFigures {
+  /** What it counts as: lower case, without the punctuation at it and its possessive ending. */
+  form: string;
+  /** Begins with a capital, and is a name wherever it stands: no dictionary has it in small letters. */
+  capital: boolean;
+  name: boolean;
   syllables: number;
   letters: number;
   /** Letters and digits. */
@@ -17,6 +22,12 @@ export interface WordFigures {
   beyondSpache: boolean;
   /** Three syllables or more that no ending and no hyphen makes: Gunning's complex word. */
   complex: boolean;
+}
+
+/** What a run without spaces counts as. */
+function formOf(run: string): string {
+  const bare = run.replace(/^[^\p{L}\p{N}]+|[^\p{L}\p{N}]+$/gu, "").toLowerCase();
+  return bare.replaceAll("’", "'").replace(/'s$/, "");
 }
 
 /** Words remembered; beyond it the memory starts anew. */
@@ -54,7 +65,12 @@ export class WordMeasurer {
     const parts = run.toLowerCase().match(/\p{L}[\p{L}\p{M}]*(?:['’][\p{L}\p{M}]+)*/gu) ?? [];
     const beyond = (list: "daleChall" | "spache") =>
       parts.some((part) => !isEasy(part, list, this.irregular, this.lexicon));
+    const form = formOf(run);
+    const capital = /^[^\p{L}]*\p{Lu}/u.test(run);
     return {
+      form,
+      capital,
+      name: capital && !this.isWord(form),
       syllables,
       letters,
       characters,

@@ -1,0 +1,188 @@
+import type { Range } from "../../manuscript/model.ts";
+import type { AnalysedBlock } from "../analysis.ts";
+import { TAG, TAG_SETS } from "../tags/tag-sets.ts";
+import { wordRuns } from "../text/runs.ts";
+import { type Cause, causesOf, type SentenceFigures } from "./causes.ts";
+import { type Difficulty, difficultyOf, isNegation, type Stretch } from "./difficulty.ts";
+import { QUOTED, type Syntax } from "./syntax.ts";
+
+/** The order in which figures are kept. */
+const FIELDS = [
+  "from",
+  "to",
+  "words",
+  "clauses",
+  "passives",
+  "nominalisations",
+  "prepositions",
+  "quoted",
+  "questions",
+  "negations",
+  "depth",
+  "distance",
+  "nouns",
+  "rare",
+] as const satisfies readonly (keyof SentenceFigures)[];
+
+/** Figures of the sentences of a block, a row of numbers each: small enough to keep for every block. */
+export type KeptFigures = Uint32Array;
+
+/** Keeps the figures of sentences. */
+export function keepFigures(sentences: readonly SentenceFigures[]): KeptFigures {
+  const kept = new Uint32Array(sentences.length * FIELDS.length);
+  let at = 0;
+  for (const sentence of sentences) for (const field of FIELDS) kept[at++] = sentence[field];
+  return kept;
+}
+
+/** The figures that were kept, moved by so many characters. */
+export function keptFigures(kept: KeptFigures, by = 0): SentenceFigures[] {
+  const sentences: SentenceFigures[] = [];
+  for (let at = 0; at < kept.length; at += FIELDS.length) {
+    const row = Object.fromEntries(FIELDS.map((field, index) => [field, kept[at + index] ?? 0]));
+    const sentence = row as unknown as SentenceFigures;
+    sentences.push({ ...sentence, from: sentence.from + by, to: sentence.to + by });
+  }
+  return sentences;
+}
+
+/** A sentence with where each of its difficulties stands; offsets in the block's text. */
+export interface SentenceDifficulty extends SentenceFigures {
+  stretches: Readonly<Record<Exclude<Cause, "length" | "clauses">, Range>>;
+}
+
+const NOMINALISATION = /(?:tion|sion|ment|ance|ence|ancy|ency|ity|ness|ism|hood|ship|ure|al)s?$/;
+/** Nouns with such an ending that are made of nothing. */
+const LEAST_LETTERS = 7;
+
+/** What was found of each block, by its phrases: a check and the readings both ask. */
+const known = new WeakMap<Syntax, readonly SentenceDifficulty[]>();
+const NONE: readonly SentenceDifficulty[] = [];
+
+/** The sentences of a block with what is counted in each; none where there are no phrases. */
+export function sentenceFigures(block: AnalysedBlock): readonly SentenceDifficulty[] {
+  const syntax = block.syntax();
+  if (!syntax) return NONE;
+  const found = known.get(syntax) ?? findFigures(block, syntax);
+  known.set(syntax, found);
+  return found;
+}
+
+/** What is shown of a sentence's difficulty: where the dearest cause lies, or the whole sentence. */
+export function shownStretch(sentence: SentenceDifficulty): Range {
+  const dearest = causesOf(sentence)[0];
+  const stretch =
+    dearest && dearest !== "length" && dearest !== "clauses" ? sentence.stretches[dearest] : null;
+  const { from, to } = stretch && stretch.to > stretch.from ? stretch : sentence;
+  return { from, to };
+}
+
+function findFigures(block: AnalysedBlock, syntax: Syntax): SentenceDifficulty[] {
+  const found: SentenceDifficulty[] = [];
+  let unit = 0;
+  for (const { from, to } of block.sentences) {
+    const first = unit;
+    while (unit < syntax.units.length && (syntax.units[unit]?.from ?? 0) < to) unit++;
+    const words = wordRuns(block.text, from, to).length;
+    if (words > 0) found.push(figuresOf(syntax, first, unit, { from, to }, words));
+  }
+  return found;
+}
+
+function figuresOf(
+  syntax: Syntax,
+  first: number,
+  last: number,
+  range: Range,
+  words: number,
+): SentenceDifficulty {
+  const difficulty = difficultyOf(syntax, first, last);
+  const { clauses, depth, distance, nouns, negations, rare } = difficulty;
+  return {
+    ...range,
+    words,
+    ...countedIn(syntax, first, last),
+    clauses,
+    negations: negations.figure,
+    depth: depth.figure,
+    distance: distance.figure,
+    nouns: nouns.figure,
+    rare: rare.figure,
+    questions: /\?["'”’)\]]*$/.test(syntax.text.slice(range.from, range.to)) ? 1 : 0,
+    stretches: stretchesOf(syntax, difficulty),
+  };
+}
+
+/** What one unit of a sentence counts as. */
+const COUNTS_AS: Readonly<Record<UnitCount, (syntax: Syntax, unit: number) => boolean>> = {
+  clauses: ({ verbAt, verbGroups }, unit) => verbGroups[verbAt[unit] ?? -1]?.finite === unit,
+  passives: ({ verbAt, verbGroups }, unit) => {
+    const verb = verbGroups[verbAt[unit] ?? -1];
+    return verb?.from === unit && verb.passive;
+  },
+  nominalisations: ({ tags, words }, unit) => {
+    const form = words[unit]?.form ?? "";
+    const noun = TAG_SETS.NOUN[tags[unit] ?? 0];
+    return Boolean(noun) && form.length >= LEAST_LETTERS && NOMINALISATION.test(form);
+  },
+  prepositions: ({ tags }, unit) => tags[unit] === TAG.IN,
+  negations: ({ tags, words }, unit) => isNegation(tags[unit] ?? 0, words[unit]?.form ?? ""),
+  quoted: ({ places, tags }, unit) =>
+    ((places[unit] ?? 0) & QUOTED) !== 0 && !TAG_SETS.STOP[tags[unit] ?? 0],
+};
+
+/** What is counted unit by unit. */
+export const UNIT_COUNTS = [
+  "clauses",
+  "passives",
+  "nominalisations",
+  "prepositions",
+  "negations",
+  "quoted",
+] as const;
+export type UnitCount = (typeof UNIT_COUNTS)[number];
+
+/** The places in a block that count as one of these; offsets in its text. */
+export function placesOfCount(block: AnalysedBlock, count: UnitCount): Range[] {
+  const syntax = block.syntax();
+  if (!syntax) return [];
+  const { units, verbAt, verbGroups } = syntax;
+  const counts = COUNTS_AS[count];
+  const places: Range[] = [];
+  for (const [unit, { from, to }] of units.entries()) {
+    if (!counts(syntax, unit)) continue;
+    const last = places.at(-1);
+    const group = count === "passives" ? verbGroups[verbAt[unit] ?? -1] : undefined;
+    // What is quoted is shown as one stretch.
+    if (count === "quoted" && last && counts(syntax, unit - 1)) last.to = to;
+    else places.push({ from, to: group ? (units[group.to - 1]?.to ?? to) : to });
+  }
+  return places;
+}
+
+function countedIn(syntax: Syntax, first: number, last: number) {
+  const counts = { passives: 0, nominalisations: 0, prepositions: 0, quoted: 0 };
+  for (let unit = first; unit < last; unit++) {
+    if (COUNTS_AS.quoted(syntax, unit)) counts.quoted++;
+    if (COUNTS_AS.prepositions(syntax, unit)) counts.prepositions++;
+    if (COUNTS_AS.passives(syntax, unit)) counts.passives++;
+    if (COUNTS_AS.nominalisations(syntax, unit)) counts.nominalisations++;
+  }
+  return counts;
+}
+
+function stretchesOf({ units }: Syntax, difficulty: Difficulty): SentenceDifficulty["stretches"] {
+  const range = ({ figure, from, to }: Stretch): Range => {
+    if (figure === 0) return { from: 0, to: 0 };
+    const start = units[from]?.from ?? 0;
+    return { from: start, to: units[to - 1]?.to ?? start };
+  };
+  const { depth, distance, nouns, negations, rare } = difficulty;
+  return {
+    depth: range(depth),
+    distance: range(distance),
+    nouns: range(nouns),
+    negations: range(negations),
+    rare: range(rare),
+  };
+}
