@@ -35,6 +35,8 @@ export const shelfRecordSchema = z.object({
       unread: z.array(z.enum(PASSES)).default([]),
       /** The house style it was run under, by `styleStamp`. */
       style: z.string().default(""),
+      /** The median of the measures in school grades (`readings/measures.ts`); null for a text without. */
+      grade: z.number().nullable().default(null),
     })
     .nullable(),
   /** Checks switched off, as records kept it before there were appetites. */

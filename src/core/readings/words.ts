@@ -112,7 +112,7 @@ export interface WordUse {
 }
 
 /** Words that every text uses most, whatever it is about. */
-const EVERYWHERE = wordList("structure/english-words");
+const EVERYWHERE = wordList("readings/words-of-every-text");
 const PLAIN = /^\p{L}[\p{L}\p{M}'-]+$/u;
 
 /**

@@ -1,23 +1,36 @@
-import { useMemo } from "react";
+import { useEffect, useMemo } from "react";
+import { readerOf } from "../../core/readings/readers.ts";
 import type { BoardDeciding } from "./boards/board.ts";
-import { PASS_PARTS } from "./pass-parts.ts";
+import { PASS_PARTS, READINGS } from "./pass-parts.ts";
 import type { DeskSession } from "./session.ts";
 import { useSlice } from "./use-slice.ts";
 
 interface BoardPaneProps {
   session: DeskSession;
+  /** The readings, or the board of the present pass. */
+  which: "pass" | "readings";
   onClose: () => void;
 }
 
-/** The board of the present pass, over the text. */
-export function BoardPane({ session, onClose }: BoardPaneProps) {
-  const { openOfAll, tables, pass, subject } = useSlice(
+/** A board over the text: of the present pass, or how the text reads. */
+export function BoardPane({ session, which, onClose }: BoardPaneProps) {
+  const { openOfAll, tables, pass, subject, record, readings, scope } = useSlice(
     session,
     "openOfAll",
     "tables",
     "pass",
     "subject",
+    "record",
+    "readings",
+    "scope",
   );
+  const board = which === "readings" ? READINGS : PASS_PARTS[pass].board;
+  const isReadings = board === READINGS;
+  // What was decided or typed since is read when the board comes up, and while it is.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the readings are of the text that is told of
+  useEffect(() => {
+    if (isReadings) void session.readings.refresh();
+  }, [session, isReadings, tables]);
   const { text, blocks } = session.current();
   const deciding = useMemo<BoardDeciding>(
     () => ({
@@ -29,17 +42,32 @@ export function BoardPane({ session, onClose }: BoardPaneProps) {
       stet: (places) => void session.deciding.stetAt(places),
       undo: () => void session.deciding.undoLast(),
       redo: () => void session.deciding.redo(),
+      goToRange(range) {
+        onClose();
+        session.walk.showRange(range, "sentences");
+      },
+      setReader: (reader) => void session.settings.setReader(reader),
+      setScope: (parts) => void session.readings.refresh(parts),
+      places: (query) => session.readings.places(query),
     }),
     [session, onClose],
   );
   if (!tables) return <p className="p-10 text-soft">Nothing has been read yet.</p>;
-  const { Screen } = PASS_PARTS[pass].board;
+  const { Screen } = board;
+  const kind = record?.kind ?? "general";
+  const reader = readerOf(record?.reader, kind);
+  const about = {
+    readings,
+    scope,
+    reader,
+    readerSetting: record?.reader ?? reader.id ?? "",
+  };
   const from = subject?.kind === "mark" ? subject.place : null;
   const { groups } = session;
   return (
     <main className="absolute inset-0 z-10 grid min-h-0 grid-rows-[minmax(0,1fr)] border-r border-rule">
       <Screen
-        reports={{ text, blocks, open: openOfAll, groups, tables, from, pass }}
+        reports={{ text, blocks, open: openOfAll, groups, tables, from, pass, ...about }}
         deciding={deciding}
       />
     </main>

@@ -38,7 +38,7 @@ export function Desk({ nonce }: { nonce: string }) {
   const [sheet, setSheet] = useState<Sheet>("occurrences");
   const sheetShown = useRef<Sheet>(sheet);
   sheetShown.current = sheet;
-  const [board, setBoard] = useState(false);
+  const [board, setBoard] = useState<"pass" | "readings" | null>(null);
   const [asking, setAsking] = useState(false);
   const [exporting, setExporting] = useState(false);
   const [keysShown, setKeysShown] = useState(false);
@@ -72,7 +72,8 @@ export function Desk({ nonce }: { nonce: string }) {
       showOccurrences: () => setSheet((now) => (now === "occurrences" ? null : "occurrences")),
       showEntry: () => setSheet((now) => (now === "entry" ? null : "entry")),
       showKeys: () => setKeysShown(true),
-      showBoard: () => setBoard(true),
+      showBoard: () => setBoard("pass"),
+      showReadings: () => setBoard("readings"),
     }),
     [session],
   );
@@ -83,7 +84,7 @@ export function Desk({ nonce }: { nonce: string }) {
     [session],
   );
   const dropping = useFileDrop(dropped, refused);
-  useWalkKeys(session, commands, board || exporting || keysShown || replacing);
+  useWalkKeys(session, commands, board !== null || exporting || keysShown || replacing);
   // biome-ignore lint/correctness/useExhaustiveDependencies: a question belongs to one subject
   useEffect(() => setAsking(false), [subject]);
   useEffect(() => {
@@ -92,7 +93,7 @@ export function Desk({ nonce }: { nonce: string }) {
   const ready = useCallback((made: Galley) => {
     galley.current = made;
   }, []);
-  const closeBoard = useCallback(() => setBoard(false), []);
+  const closeBoard = useCallback(() => setBoard(null), []);
   if (phase === "missing") return <Missing problem={problem} />;
   return (
     <div className="grid h-screen min-w-[1024px] grid-rows-[44px_minmax(0,1fr)_auto] overflow-hidden">
@@ -106,12 +107,12 @@ export function Desk({ nonce }: { nonce: string }) {
         <PassRail
           session={session}
           board={board}
-          onBoard={() => setBoard(!board)}
+          onBoard={(which) => setBoard(board === which ? null : which)}
           onReplace={() => setReplacing(true)}
         />
         <div className="relative min-h-0">
           <div
-            inert={board}
+            inert={board !== null}
             className={`grid h-full min-h-0 grid-rows-[minmax(0,1fr)] ${sheet ? "grid-cols-[minmax(0,1fr)_324px]" : "grid-cols-[minmax(0,744px)_1fr]"}`}
           >
             <DeskMain session={session} onExport={() => setExporting(true)}>
@@ -129,10 +130,10 @@ export function Desk({ nonce }: { nonce: string }) {
             </DeskMain>
             {sheet ? <SideSheet sheet={sheet} onSheet={setSheet} session={session} /> : null}
           </div>
-          {board ? <BoardPane session={session} onClose={closeBoard} /> : null}
+          {board ? <BoardPane session={session} which={board} onClose={closeBoard} /> : null}
         </div>
       </div>
-      <StatusLine session={session} commands={commands} board={board} />
+      <StatusLine session={session} commands={commands} board={board !== null} />
       <ExportDialog open={exporting} onClose={() => setExporting(false)} session={session} />
       <ReplaceDialog open={replacing} onClose={() => setReplacing(false)} session={session} />
       <KeysDialog open={keysShown} onClose={() => setKeysShown(false)} />

@@ -21,8 +21,8 @@ interface RailProps {
 
 interface PassRailProps extends RailProps {
   /** The board is up. */
-  board: boolean;
-  onBoard: () => void;
+  board: "pass" | "readings" | null;
+  onBoard: (which: "pass" | "readings") => void;
   onReplace: () => void;
 }
 
@@ -36,10 +36,10 @@ export function PassRail({ session, board, onBoard, onReplace }: PassRailProps) 
       ))}
       <button
         type="button"
-        aria-pressed={board}
-        className={`mt-2 flex items-baseline justify-between border-l-3 py-1.5 pr-3.5 pl-3.5 text-left text-[13px] ${board ? "border-pen bg-sheet font-semibold" : "border-transparent text-soft"}`}
+        aria-pressed={board === "pass"}
+        className={`mt-2 flex items-baseline justify-between border-l-3 py-1.5 pr-3.5 pl-3.5 text-left text-[13px] ${board === "pass" ? "border-pen bg-sheet font-semibold" : "border-transparent text-soft"}`}
         onClick={(event) => {
-          onBoard();
+          onBoard("pass");
           if (event.detail > 0) event.currentTarget.blur();
         }}
       >
@@ -48,7 +48,7 @@ export function PassRail({ session, board, onBoard, onReplace }: PassRailProps) 
       <LeftAlone session={session} />
       <Subjects session={session} />
       <Replacing session={session} onReplace={onReplace} />
-      <Readings session={session} />
+      <Readings session={session} open={board === "readings"} onOpen={() => onBoard("readings")} />
     </nav>
   );
 }
@@ -161,8 +161,14 @@ function Replacing({ session, onReplace }: RailProps & { onReplace: () => void }
   );
 }
 
-function Readings({ session }: RailProps) {
-  const { tables } = useSlice(session, "tables");
+interface RailReadingsProps extends RailProps {
+  /** Their board is up. */
+  open: boolean;
+  onOpen: () => void;
+}
+
+function Readings({ session, open, onOpen }: RailReadingsProps) {
+  const { tables, readings } = useSlice(session, "tables", "readings");
   if (!tables) return null;
   const { counts } = tables;
   const rows: [string, string][] = [
@@ -175,9 +181,26 @@ function Readings({ session }: RailProps) {
     ["To read", duration(counts.words / WORDS_A_MINUTE)],
     ["To speak", duration(counts.words / SPOKEN_WORDS_A_MINUTE)],
   ];
+  const grade = readings?.grade;
+  if (grade) rows.push(["Grades", `${grade.lowest.toFixed(0)} to ${grade.highest.toFixed(0)}`]);
   return (
     <section className="mt-auto border-t border-rule px-4.5 py-3">
-      <h2 className="pb-1.5 text-xs font-semibold text-soft">Readings</h2>
+      <h2 className="text-xs font-semibold text-soft">
+        <button
+          type="button"
+          aria-pressed={open}
+          className={`flex w-full justify-between pb-1.5 ${open ? "text-ink" : ""}`}
+          onClick={(event) => {
+            onOpen();
+            if (event.detail > 0) event.currentTarget.blur();
+          }}
+        >
+          Readings
+          <span className="font-normal">
+            how it reads <Key>H</Key>
+          </span>
+        </button>
+      </h2>
       <dl className="space-y-1 text-[13px]">
         {rows.map(([label, value]) => (
           <div key={label} className="flex justify-between">

@@ -11,6 +11,8 @@ export interface DeskCommands {
   showKeys: () => void;
   /** The board of the present pass, over the text. */
   showBoard: () => void;
+  /** How the text reads, over the text. */
+  showReadings: () => void;
   /** Makes a choice in every place, once these have been seen. */
   everywhere: (choice: number) => void;
   scroll: (to: "up" | "down" | "start" | "end") => void;
@@ -38,7 +40,8 @@ export const KEYS: { keys: string[]; label: string }[] = [
   { keys: ["Q"], label: "ask the author" },
   { keys: ["E"], label: "edit the text here; Esc comes back" },
   { keys: ["G"], label: "occurrences of the same" },
-  { keys: ["B"], label: "all marks as a list, and from there back into the text" },
+  { keys: ["B"], label: "the board of the pass, and from there back into the text" },
+  { keys: ["H"], label: "how the text reads: counts, measures, hard sentences" },
   { keys: ["M"], label: "meanings, synonyms and sound of the word" },
   { keys: ["U", "Ctrl Z"], label: "undo the last decision" },
   { keys: ["⇧U", "Ctrl Y"], label: "take the undo back" },
@@ -135,6 +138,7 @@ function actionsOf(session: DeskSession, commands: DeskCommands): Map<string, ()
     ["g", commands.showOccurrences],
     ["m", commands.showEntry],
     ["b", commands.showBoard],
+    ["h", commands.showReadings],
     ["/", commands.find],
     ["?", commands.showKeys],
     ["⇧?", commands.showKeys],

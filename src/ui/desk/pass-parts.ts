@@ -1,6 +1,7 @@
 import type { Pass } from "../../core/checks/card.ts";
 import type { Board } from "./boards/board.ts";
 import { MarksBoard } from "./boards/MarksBoard.tsx";
+import { ReadingsBoard } from "./boards/readings/ReadingsBoard.tsx";
 
 /** What a pass brings to the desk beside its checks. */
 export interface PassParts {
@@ -12,6 +13,8 @@ export interface PassParts {
   beyond: string;
 }
 
+/** How the text reads, which is asked for from every pass. */
+export const READINGS: Board = { title: "How it reads", Screen: ReadingsBoard };
 const ALL_MARKS: Board = { title: "All marks", Screen: MarksBoard };
 
 /** All that is particular to a pass on the desk. */
@@ -38,7 +41,7 @@ export const PASS_PARTS: Readonly<Record<Pass, PassParts>> = {
       "What this pass can’t judge: whether the argument holds, and whether this reader needs it said so. Advice is only advice.",
   },
   sentences: {
-    board: ALL_MARKS,
+    board: READINGS,
     done: "The sentences pass is done",
     nothing: "No sentence is too hard for this reader.",
     beyond:

@@ -15,6 +15,7 @@ import { anchorOf } from "./choices.ts";
 import { ANOTHER_TAB, Deciding } from "./deciding.ts";
 import { DeskCore } from "./desk-core.ts";
 import { DeskDocument } from "./desk-document.ts";
+import { DocumentReadings } from "./document-readings.ts";
 import { DocumentSettings } from "./document-settings.ts";
 import type { GalleyFace } from "./galley-face.ts";
 import { ReadingAloud, type ReadingScope } from "./reading-aloud.ts";
@@ -33,6 +34,7 @@ export class DeskSession {
   readonly typing: Typing;
   readonly deciding: Deciding;
   readonly settings: DocumentSettings;
+  readonly readings: DocumentReadings;
   private hold: Hold | null = null;
   private readonly aloud: ReadingAloud;
 
@@ -48,6 +50,7 @@ export class DeskSession {
     this.typing = new Typing(core, this.walk);
     this.deciding = new Deciding(core, this.walk, this.typing, effects);
     this.settings = new DocumentSettings(core, this.walk, this.typing, this.deciding, effects);
+    this.readings = new DocumentReadings(core);
     this.aloud = new ReadingAloud({
       current: () => this.current(),
       show: (spoken) => core.galley?.showSpoken(spoken),
@@ -297,7 +300,9 @@ export class DeskSession {
     this.core.refresh("all");
     this.walk.keepSubject();
     this.walk.openFirst();
-    if (whole) this.core.shelf.note();
+    if (!whole) return;
+    this.core.shelf.note();
+    void this.readings.refresh();
   }
 
   private takeChanges(blocks: number[]): void {

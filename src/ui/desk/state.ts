@@ -1,8 +1,10 @@
 import { PASSES, type Pass } from "../../core/checks/card.ts";
 import type { Tables } from "../../core/engine/mark.ts";
+import type { TextReadings } from "../../core/engine/reading.ts";
 import { EMPTY_STYLE, type HouseStyle, styleStamp } from "../../core/house/style.ts";
 import type { Decision } from "../../core/ledger/decision.ts";
 import type { Edit, Manuscript } from "../../core/manuscript/model.ts";
+import { type Scope, USUAL_SCOPE } from "../../core/readings/scope.ts";
 import type { ShelfRecord } from "../../store/shelf.ts";
 import type { PlacedMark } from "./reported.ts";
 
@@ -59,6 +61,10 @@ export interface DeskState {
   manuscript: Manuscript | null;
   /** What is shown beside the marks; null before anything has been read. */
   tables: Tables | null;
+  /** How the text reads, as it was asked last; null before that. */
+  readings: TextReadings | null;
+  /** Which parts the readings count. */
+  scope: Scope;
   /** The pass that is walked. */
   pass: Pass;
   /** Its open marks. */
@@ -135,7 +141,7 @@ export function passAfter({ pass, passes }: Pick<DeskState, "pass" | "passes">):
 
 /** What the shelf is told of a run; null before there is one. */
 export function runOf(state: DeskState): ShelfRecord["run"] {
-  const { tables, openOfAll, decisions, standing, style } = state;
+  const { tables, openOfAll, decisions, standing, style, readings } = state;
   if (!tables) return null;
   const of = (weight: string) => openOfAll.filter(({ mark }) => mark.weight === weight).length;
   return {
@@ -147,6 +153,7 @@ export function runOf(state: DeskState): ShelfRecord["run"] {
     decided: decisions.filter(({ seq, act }) => act !== "undo" && standing.has(seq)).length,
     unread: [...unreadOf(state)],
     style: styleStamp(style),
+    grade: readings?.grade?.median ?? null,
   };
 }
 
@@ -163,6 +170,8 @@ export const OPENING: DeskState = {
   record: null,
   manuscript: null,
   tables: null,
+  readings: null,
+  scope: USUAL_SCOPE,
   open: [],
   total: 0,
   openOfAll: [],

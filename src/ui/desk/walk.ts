@@ -105,6 +105,20 @@ export class Walk {
     ]);
   }
 
+  /** Brings a range of the text as it stands into view; the mark of a pass that lies there opens. */
+  showRange(range: Range, pass: Pass): void {
+    const place = this.core.state.openOfAll.find(
+      ({ mark, from, to }) => mark.pass === pass && from < range.to && to > range.from,
+    );
+    if (place) {
+      this.open(place);
+      return;
+    }
+    this.focus(null);
+    this.core.lastPlace = range.from;
+    this.core.galley?.showOutcome([range]);
+  }
+
   /** Closes the slip. */
   dismiss(): void {
     if (this.core.state.less) this.core.publish({ less: null });

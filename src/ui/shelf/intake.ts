@@ -3,6 +3,7 @@ import { PASSES } from "../../core/checks/card.ts";
 import type { ReadResult } from "../../core/formats/document.ts";
 import { type HouseStyle, styleStamp } from "../../core/house/style.ts";
 import type { Kind, Variety } from "../../core/manuscript/model.ts";
+import { USUAL_SCOPE } from "../../core/readings/scope.ts";
 import { checkSettings } from "../../store/check-settings.ts";
 import { holdDocument, isHeld } from "../../store/hold.ts";
 import { readStyle } from "../../store/house.ts";
@@ -104,6 +105,7 @@ export async function runForShelf(
   );
   if (!update || typeof update === "string") return;
   copy.reported.report(update, update.revision);
+  const readings = await worker.readings(USUAL_SCOPE);
   const marks = copy.openMarks().filter(({ mark }) => !mark.follows);
   const of = (weight: string) => marks.filter(({ mark }) => mark.weight === weight).length;
   await updateRecord(record.id, {
@@ -117,6 +119,7 @@ export async function runForShelf(
         .length,
       unread: [...update.unread],
       style: styleStamp(style),
+      grade: readings?.grade?.median ?? null,
     },
   });
 }

@@ -79,6 +79,8 @@ class ClauseWalk {
   private readonly open: OpenClause[] = [];
   /** The noun group that is the subject of the main clause, as far as the walk has come; -1 for none. */
   private subject = -1;
+  /** A main clause has begun and its verb is to come: what follows a verb is no subject. */
+  private awaitsVerb = true;
   clauses = 0;
   depth = NOTHING;
   distance = NOTHING;
@@ -102,6 +104,7 @@ class ClauseWalk {
     const tag = tags[unit] ?? 0;
     if (SUBORDINATORS[tag] && !this.asksWith(unit)) this.opens(unit);
     else if (tag === TAG[","] || tag === TAG[":"]) this.comma(unit);
+    if ((COORDINATORS[tag] || tag === TAG[":"]) && this.open.length === 0) this.awaitsVerb = true;
     const verb = verbGroups[verbAt[unit] ?? -1];
     if (verb?.finite === unit) this.verb(unit);
     const noun = nounGroups[nounAt[unit] ?? -1];
@@ -151,6 +154,7 @@ class ClauseWalk {
     const { nounGroups, tags } = this.syntax;
     const subject = nounGroups[this.subject];
     this.subject = -1;
+    this.awaitsVerb = false;
     if (!subject) return;
     const from = subject.head + 1;
     let words = 0;
@@ -166,7 +170,8 @@ class ClauseWalk {
     const before = tags[group.from - 1] ?? 0;
     const known = nounGroups[this.subject];
     if (!known) {
-      if (before !== TAG.IN || group.from === this.from) this.subject = index;
+      const free = before !== TAG.IN || group.from === this.from;
+      if (this.awaitsVerb && free) this.subject = index;
       return;
     }
     const joins = COORDINATORS[before] || before === TAG[","];

@@ -11,6 +11,8 @@ export interface BoardKeys {
   stet(): void;
   undo(): void;
   redo(): void;
+  /** Shows charts as tables, or tables as charts, on boards that have some. */
+  tables?(): void;
 }
 
 const FIELDS = "input, textarea, select";
@@ -52,6 +54,7 @@ function actionsOf(keys: BoardKeys): Map<string, () => void> {
     ["b", () => keys.go()],
     ["Escape", () => keys.back()],
     ["s", () => keys.stet()],
+    ["t", () => keys.tables?.()],
     ["u", () => keys.undo()],
     ["Ctrl z", () => keys.undo()],
     ["⇧u", () => keys.redo()],

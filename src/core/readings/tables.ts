@@ -1,0 +1,243 @@
+import { type Diversity, WINDOW } from "./diversity.ts";
+import { type Measure, measureCard } from "./measures.ts";
+import type { Reach } from "./reach.ts";
+import type { Bounds } from "./readers.ts";
+import { costBound } from "./readers.ts";
+import type { ReadingCounts, Readings, ReadSentence } from "./readings.ts";
+
+/** What charts draw and tables list of some readings; a table is the text of its chart. */
+
+export interface Table {
+  title: string;
+  columns: readonly string[];
+  rows: readonly (readonly (string | number)[])[];
+}
+
+/** One bar: a sentence, or the longest of several in a row where there are many. */
+export interface SentenceBar {
+  /** The sentence, by its place in the readings. */
+  sentence: number;
+  /** How many it stands for. */
+  of: number;
+  words: number;
+  isHard: boolean;
+  section: number;
+}
+
+/** Bars that a chart of the screen's width can show. */
+export const MOST_BARS = 360;
+
+/** The sentences as bars in their order, several to a bar where there are too many. */
+export function sentenceBars(
+  sentences: readonly ReadSentence[],
+  bounds: Bounds,
+  most = MOST_BARS,
+): SentenceBar[] {
+  const of = Math.max(1, Math.ceil(sentences.length / most));
+  const hard = costBound(bounds);
+  const bars: SentenceBar[] = [];
+  for (let first = 0; first < sentences.length; first += of) {
+    const group = sentences.slice(first, first + of);
+    let longest = 0;
+    for (const [at, { cost, words }] of group.entries()) {
+      const best = group[longest];
+      if (best && (cost > best.cost || (cost === best.cost && words > best.words))) longest = at;
+    }
+    const shown = group[longest];
+    if (!shown) continue;
+    const { words, cost, section } = shown;
+    bars.push({
+      sentence: first + longest,
+      of: group.length,
+      words,
+      isHard: cost >= hard,
+      section,
+    });
+  }
+  return bars;
+}
+
+/** How many lengths fall between two, both included. */
+export interface Bin {
+  from: number;
+  to: number;
+  count: number;
+}
+
+/** Lengths counted in steps, up to a last bin that holds all beyond. */
+export function binned(lengths: readonly number[], step: number, last: number): Bin[] {
+  const bins: Bin[] = [];
+  for (let from = 1; from <= last; from += step) bins.push({ from, to: from + step - 1, count: 0 });
+  bins.push({ from: last + 1, to: Number.POSITIVE_INFINITY, count: 0 });
+  for (const length of lengths) {
+    const bin = bins[Math.min(bins.length - 1, Math.floor((length - 1) / step))];
+    if (bin && length > 0) bin.count++;
+  }
+  while (bins.length > 1 && bins.at(-1)?.count === 0) bins.pop();
+  return bins;
+}
+
+/** "6 to 10", "61 and more". */
+export function binLabel({ from, to }: Bin): string {
+  return to === Number.POSITIVE_INFINITY
+    ? `${from} and more`
+    : from === to
+      ? `${from}`
+      : `${from} to ${to}`;
+}
+
+/** Steps of the histograms: words a sentence, words a paragraph. */
+export const SENTENCE_STEP = { step: 5, last: 60 };
+export const PARAGRAPH_STEP = { step: 25, last: 300 };
+
+const rounded = (value: number, digits = 1) => Number(value.toFixed(digits));
+
+/** Sections beside a reader's bounds. */
+export function sectionTable({ sections }: Readings, reach: readonly Reach[]): Table {
+  return {
+    title: "Sections",
+    columns: ["Section", "Words", "Words a sentence", "Grade", "Reading ease", "Passives"],
+    rows: sections.map(({ title, counts, grade, measures }, index) => [
+      title || "Before the first heading",
+      counts.words,
+      rounded(reach[index]?.mean ?? 0),
+      grade ? rounded(grade.median) : "",
+      valueIn(measures, "flesch") ?? "",
+      counts.passives,
+    ]),
+  };
+}
+
+/** A measure's value among others, rounded as shown; null where it has none. */
+export function valueIn(measures: readonly Measure[], id: Measure["id"]): number | null {
+  const value = measures.find((one) => one.id === id)?.value ?? null;
+  return value === null ? null : rounded(value);
+}
+
+/** Each sentence with its words. */
+export function sentenceTable({ sentences }: Readings, text: string): Table {
+  return {
+    title: "Sentences",
+    columns: ["Sentence", "Words", "Cost", "Text"],
+    rows: sentences.map(({ from, to, words, cost }, index) => [
+      index + 1,
+      words,
+      rounded(cost),
+      text.slice(from, to).replace(/\s+/g, " "),
+    ]),
+  };
+}
+
+/** A histogram as a table. */
+export function binTable(title: string, unit: string, bins: readonly Bin[]): Table {
+  return {
+    title,
+    columns: [unit, "How many"],
+    rows: bins.map((bin) => [binLabel(bin), bin.count]),
+  };
+}
+
+/** Every measure with its inputs, before and now. */
+export function measureTable(now: readonly Measure[], before: readonly Measure[] | null): Table {
+  return {
+    title: "Measures",
+    columns: ["Measure", ...(before ? ["Before"] : []), "Now", "From"],
+    rows: now.map(({ id, value, inputs }) => [
+      measureCard(id).title,
+      ...(before ? [shownValue(before.find((one) => one.id === id)?.value)] : []),
+      shownValue(value),
+      Object.entries(inputs)
+        .map(
+          ([name, figure]) =>
+            `${figure} ${COUNT_LABELS[name as keyof ReadingCounts].toLowerCase()}`,
+        )
+        .join(", "),
+    ]),
+  };
+}
+
+function shownValue(value: number | null | undefined): string | number {
+  return value === null || value === undefined ? "too short" : rounded(value);
+}
+
+/** Every count as tables and screens name it, in the order in which they are shown. */
+export const COUNT_LABELS: Readonly<Record<keyof ReadingCounts, string>> = {
+  words: "Words",
+  distinctWords: "Different words",
+  sentences: "Sentences",
+  paragraphs: "Paragraphs",
+  characters: "Letters and digits",
+  letters: "Letters",
+  syllables: "Syllables",
+  polysyllables: "Words of three syllables or more",
+  complexWords: "Complex words",
+  longWords: "Words of more than six letters",
+  difficultWords: "Words beyond the Dale-Chall list",
+  unfamiliarWords: "Different words beyond the Spache list",
+  clauses: "Clauses",
+  passives: "Passives",
+  nominalisations: "Nouns made of verbs and adjectives",
+  prepositions: "Prepositions",
+  negations: "Negations",
+  questions: "Questions",
+  quoted: "Words between quotation marks",
+};
+export const COUNT_NAMES = Object.keys(COUNT_LABELS) as (keyof ReadingCounts)[];
+
+/** Every count, before and now, and what it is of 100 words. */
+export function countTable(
+  { counts, diversity }: { counts: ReadingCounts; diversity: Diversity },
+  before: ReadingCounts | null,
+): Table {
+  const share = (value: number) => rounded((100 * value) / Math.max(1, counts.words));
+  const rows = COUNT_NAMES.map((name) => [
+    COUNT_LABELS[name],
+    ...(before ? [before[name]] : []),
+    counts[name],
+    share(counts[name]),
+  ]);
+  const more = [
+    [
+      `Different words in ${WINDOW}, on average`,
+      diversity.movingAverage === null ? "too short" : rounded(diversity.movingAverage * 100),
+    ],
+    ["Diversity of words (MTLD)", diversity.mtld === null ? "too short" : rounded(diversity.mtld)],
+  ].map(([label = "", value = ""]) => [label, ...(before ? [""] : []), value, ""]);
+  return {
+    title: "Counts",
+    columns: ["Count", ...(before ? ["Before"] : []), "Now", "In 100 words"],
+    rows: [...rows, ...more],
+  };
+}
+
+/** The words used most, with the forms they have. */
+export function wordTable({ mostUsed }: Readings): Table {
+  return {
+    title: "Words used most",
+    columns: ["Word", "Times", "Forms"],
+    rows: mostUsed.map(({ word, count, forms }) => [
+      word,
+      count,
+      forms.map(({ form, count: times }) => `${form} ${times}`).join(", "),
+    ]),
+  };
+}
+
+/** Runs of sentences that sound alike. */
+export function rhythmTable({ runs, sentences }: Readings, text: string): Table {
+  return {
+    title: "Rhythm",
+    columns: ["Sentences", "Alike in", "From"],
+    rows: runs.map(({ kind, first, last, of }) => [
+      `${first + 1} to ${last + 1}`,
+      kind === "length" ? of : `the opening “${of}”`,
+      openingOf(sentences[first], text),
+    ]),
+  };
+}
+
+const OPENING = 60;
+
+function openingOf(sentence: ReadSentence | undefined, text: string): string {
+  return sentence ? text.slice(sentence.from, Math.min(sentence.to, sentence.from + OPENING)) : "";
+}
