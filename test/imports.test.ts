@@ -14,6 +14,7 @@ const LAYERS = [
   "core/language|core/formats",
   "core/checks",
   "core/engine|core/backup",
+  "core/report",
   "worker|store|command|server",
   "ui",
   "layouts|pages",

@@ -3,6 +3,7 @@ import { runExport } from "./export.ts";
 import { runLines } from "./lines.ts";
 import { UsageError } from "./options.ts";
 import { runReadings } from "./readings.ts";
+import { runReport } from "./report.ts";
 import { runWords } from "./words.ts";
 
 const USAGE = `Usage: dry-run COMMAND [OPTIONS] [FILE...]
@@ -18,6 +19,8 @@ const USAGE = `Usage: dry-run COMMAND [OPTIONS] [FILE...]
       each document with the first choice of every mark of weight fix taken, or none
   readings [--json] [--with PARTS] [--without PARTS] FILE...
       how each file reads: counts, measures, sections; PARTS: headings,tables,references,code,quotations
+  report --as html|docx|csv|json [--variety V] [--kind K] --out-dir DIR FILE...
+      what is found in each file and how it reads, as a file
 
 Without --variety it is guessed from the text; where nothing tells, en-US.
 Exit: 0 done, 1 marks of weight fix found (check --fail), 2 bad input or usage.
@@ -35,6 +38,8 @@ async function main(argv: readonly string[]): Promise<number> {
       return runWords(rest);
     case "readings":
       return runReadings(rest);
+    case "report":
+      return runReport(rest);
     case "export":
       return runExport(rest);
     case "--help":

@@ -19,6 +19,8 @@ const settingsSchema = z.object({
   whileTyping: z.boolean().default(true),
   /** Replacements are made while typing. */
   replaceTyping: z.boolean().default(false),
+  /** Columns the shelf shows; null for the usual ones. */
+  shelfColumns: z.array(z.string()).nullable().default(null),
 });
 export type Settings = z.infer<typeof settingsSchema>;
 
@@ -27,6 +29,7 @@ const DEFAULTS: Settings = {
   demoShelved: false,
   whileTyping: true,
   replaceTyping: false,
+  shelfColumns: null,
 };
 
 /** The settings, with defaults where nothing is stored. */

@@ -28,6 +28,7 @@ describe("what a person keeps across documents", () => {
       demoShelved: false,
       whileTyping: true,
       replaceTyping: false,
+      shelfColumns: null,
     });
     await houseDatabase.setItem("settings", { author: 7 });
     assert.deepEqual(await readSettings(), defaults);
@@ -46,6 +47,7 @@ describe("what a person keeps across documents", () => {
       demoShelved: true,
       whileTyping: false,
       replaceTyping: false,
+      shelfColumns: null,
     });
     const words = ["float", "well", "staff", "ebb"];
     await Promise.all(

@@ -110,6 +110,11 @@ export function whyRefused(text: string, layout: Layout, edit: Edit): string | n
   return null;
 }
 
+/** A text without the characters that no document format can carry. */
+export function storable(text: string): string {
+  return text.replace(new RegExp(FORBIDDEN, "g"), "");
+}
+
 /** What XML 1.0 section 2.2 cannot carry, lone surrogates, and the object character itself. */
 const FORBIDDEN =
   // biome-ignore lint/suspicious/noControlCharactersInRegex: these are the characters to refuse

@@ -13,6 +13,29 @@ export interface Table {
   rows: readonly (readonly (string | number)[])[];
 }
 
+const whole = new Intl.NumberFormat("en-GB");
+
+/** Which columns of a table hold figures. */
+export function figureColumns({ columns, rows }: Table): boolean[] {
+  return columns.map((_, index) => rows.some((row) => typeof row[index] === "number"));
+}
+
+/**
+ * The cells of a table as people read them: thousands parted, and one decimal in every row of a column
+ * where one row has some. Files for sheets take the figures themselves.
+ */
+export function shownCells({ columns, rows }: Table): string[][] {
+  const hasDecimals = columns.map((_, index) =>
+    rows.some((row) => typeof row[index] === "number" && !Number.isInteger(row[index])),
+  );
+  return rows.map((row) =>
+    row.map((cell, index) => {
+      if (typeof cell === "string") return cell;
+      return hasDecimals[index] ? cell.toFixed(1) : whole.format(cell);
+    }),
+  );
+}
+
 /** One bar: a sentence, or the longest of several in a row where there are many. */
 export interface SentenceBar {
   /** The sentence, by its place in the readings. */
@@ -147,10 +170,7 @@ export function measureTable(now: readonly Measure[], before: readonly Measure[]
       ...(before ? [shownValue(before.find((one) => one.id === id)?.value)] : []),
       shownValue(value),
       Object.entries(inputs)
-        .map(
-          ([name, figure]) =>
-            `${figure} ${COUNT_LABELS[name as keyof ReadingCounts].toLowerCase()}`,
-        )
+        .map(([name, figure]) => `${figure} ${countName(name as keyof ReadingCounts)}`)
         .join(", "),
     ]),
   };
@@ -183,6 +203,12 @@ export const COUNT_LABELS: Readonly<Record<keyof ReadingCounts, string>> = {
   quoted: "Words between quotation marks",
 };
 export const COUNT_NAMES = Object.keys(COUNT_LABELS) as (keyof ReadingCounts)[];
+
+/** A count's name inside a sentence. */
+export function countName(name: keyof ReadingCounts): string {
+  const label = COUNT_LABELS[name];
+  return label[0]?.toLowerCase() + label.slice(1);
+}
 
 /** Every count, before and now, and what it is of 100 words. */
 export function countTable(

@@ -1,5 +1,5 @@
 import type { Decision } from "../../core/ledger/decision.ts";
-import { settingLine } from "../parts/settings-words.ts";
+import { settingLine } from "../../core/report/words.ts";
 import { count, when } from "../parts/words.ts";
 import type { DeskSession } from "./session.ts";
 import { useSlice } from "./use-slice.ts";

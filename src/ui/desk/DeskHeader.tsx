@@ -1,6 +1,6 @@
+import { KIND_LABELS, VARIETY_LABELS } from "../../core/report/words.ts";
 import { Brand } from "../parts/Brand.tsx";
 import { ThemeSwitch } from "../parts/ThemeSwitch.tsx";
-import { KIND_LABELS, VARIETY_LABELS } from "../parts/words.ts";
 import type { Sheet } from "./SideSheet.tsx";
 import type { DeskSession } from "./session.ts";
 import { useSlice } from "./use-slice.ts";

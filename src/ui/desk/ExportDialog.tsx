@@ -2,10 +2,11 @@ import { useEffect, useState } from "react";
 import { PASSES } from "../../core/checks/card.ts";
 import { canExport, EXPORT_FORMS, type ExportForm } from "../../core/formats/document.ts";
 import type { Format } from "../../core/manuscript/model.ts";
+import { PASS_LABELS } from "../../core/report/words.ts";
 import { readSettings, updateSettings } from "../../store/house.ts";
 import { Modal } from "../parts/Modal.tsx";
 import { saveFile } from "../parts/save-file.ts";
-import { count, figure, PASS_LABELS } from "../parts/words.ts";
+import { count, figure } from "../parts/words.ts";
 import { checksOff } from "./checks-off.ts";
 import type { DeskSession } from "./session.ts";
 import { type DeskState, unreadOf } from "./state.ts";
@@ -120,13 +121,19 @@ export function ExportDialog({ open, onClose, session }: ExportDialogProps) {
           </p>
         ))}
       </div>
-      <div className="mt-6 flex gap-3">
+      <div className="mt-6 flex items-center gap-3">
         <button type="button" className="button-main" disabled={busy} onClick={() => void write()}>
           {busy ? "Writing…" : "Export"}
         </button>
         <button type="button" className="button-plain" onClick={onClose}>
           {outcome.length > 0 ? "Done" : "Cancel"}
         </button>
+        <a
+          className="button-text ml-auto"
+          href={`/report?doc=${encodeURIComponent(state.record?.id ?? "")}`}
+        >
+          Report of this run
+        </a>
       </div>
     </Modal>
   );

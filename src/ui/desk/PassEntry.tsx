@@ -1,7 +1,8 @@
 import type { Card } from "../../core/checks/card.ts";
 import { APPETITES, type Appetite, type Pass } from "../../core/checks/card.ts";
 import { CARDS } from "../../core/checks/cards.ts";
-import { APPETITE_LABELS, figure, PASS_LABELS } from "../parts/words.ts";
+import { APPETITE_LABELS, PASS_LABELS } from "../../core/report/words.ts";
+import { figure } from "../parts/words.ts";
 import { checksOff } from "./checks-off.ts";
 import { Switch } from "./Switch.tsx";
 import type { DeskSession } from "./session.ts";

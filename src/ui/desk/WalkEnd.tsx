@@ -1,5 +1,6 @@
+import { PASS_LABELS } from "../../core/report/words.ts";
 import { Key } from "../parts/Key.tsx";
-import { count, figure, PASS_LABELS } from "../parts/words.ts";
+import { count, figure } from "../parts/words.ts";
 import { checksOff } from "./checks-off.ts";
 import { PASS_PARTS } from "./pass-parts.ts";
 import type { DeskSession } from "./session.ts";
@@ -22,6 +23,7 @@ export function WalkEnd({ session, onExport }: WalkEndProps) {
     "total",
     "passes",
     "unread",
+    "record",
   );
   const lines = doneLines(state);
   const { pass, open, total, passes } = state;
@@ -65,6 +67,12 @@ export function WalkEnd({ session, onExport }: WalkEndProps) {
         <button type="button" className={next ? "button-plain" : "button-main"} onClick={onExport}>
           Export… {next ? null : <Key>Enter</Key>}
         </button>
+        <a
+          href={`/report?doc=${encodeURIComponent(state.record?.id ?? "")}`}
+          className="button-text"
+        >
+          Report
+        </a>
         <a href="/" className="button-text">
           Back to the shelf
         </a>

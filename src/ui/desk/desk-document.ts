@@ -15,7 +15,7 @@ import type { Block, Edit, Manuscript, Span } from "../../core/manuscript/model.
 import type { Typed } from "../../store/typing.ts";
 import { type PlacedMark, placesOf, Reported } from "./reported.ts";
 
-/** A question to the author, at its place in the original text. */
+/** A question to the author at its place. */
 export interface PlacedQuery {
   from: number;
   to: number;
@@ -190,15 +190,20 @@ export class DeskDocument {
   outcome(): { edits: Edit[]; queries: PlacedQuery[] } {
     const edits = ledgerEdits(this.ledger);
     const back = invertEdits(this.ledger.original, edits);
-    const queries = this.settled
+    const queries = this.queries().map(({ from, to, text }) => ({
+      from: mapPosition(from, back, "before"),
+      to: mapPosition(to, back, "after"),
+      text,
+    }));
+    return { edits, queries };
+  }
+
+  /** The questions to the author, at their places in the ledger's text. */
+  queries(): PlacedQuery[] {
+    return this.settled
       .places()
       .filter(({ decision }) => decision.act === "query")
-      .map(({ decision, from, to }) => ({
-        from: mapPosition(from, back, "before"),
-        to: mapPosition(to, back, "after"),
-        text: decision.note ?? "",
-      }));
-    return { edits, queries };
+      .map(({ decision, from, to }) => ({ from, to, text: decision.note ?? "" }));
   }
 
   /** Numbers of the blocks a decision is about, after it was made. */

@@ -4,7 +4,7 @@ import { CARDS } from "../../core/checks/cards.ts";
 import { usualAppetite } from "../../core/checks/kinds.ts";
 import type { HouseStyle } from "../../core/house/style.ts";
 import { KINDS, type Kind } from "../../core/manuscript/model.ts";
-import { APPETITE_LABELS, KIND_LABELS, PASS_LABELS } from "../parts/words.ts";
+import { APPETITE_LABELS, KIND_LABELS, PASS_LABELS } from "../../core/report/words.ts";
 import type { ChangeStyle } from "./change-style.ts";
 
 /** All documents, or the documents of one kind. */

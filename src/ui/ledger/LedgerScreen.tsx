@@ -5,6 +5,7 @@ import { csv } from "../../core/house/exchange.ts";
 import type { HouseStyle } from "../../core/house/style.ts";
 import type { Act } from "../../core/ledger/decision.ts";
 import { type LogRow, logRows, recurringSlips } from "../../core/ledger/log.ts";
+import { ACT_LABELS } from "../../core/report/words.ts";
 import { NotKept } from "../../store/failure.ts";
 import { changeStyle, readStyle } from "../../store/house.ts";
 import { readDecisions } from "../../store/ledger.ts";
@@ -15,15 +16,6 @@ import { saveFile } from "../parts/save-file.ts";
 import { count, figure, when } from "../parts/words.ts";
 import { RecurringSlips } from "./RecurringSlips.tsx";
 
-const ACT_LABELS: Record<Act, string> = {
-  correct: "corrected",
-  stet: "stet",
-  query: "asked the author",
-  word: "on a word list",
-  edit: "edited by hand",
-  setting: "setting",
-  undo: "undone",
-};
 const SHOWN_ACTS: Act[] = ["correct", "stet", "query", "word", "edit", "setting"];
 
 type Column = "at" | "mistake" | "correction" | "kind" | "document";

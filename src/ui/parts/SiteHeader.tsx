@@ -9,7 +9,7 @@ const PAGES = [
 ] as const;
 
 /** The head of every page but the desk. */
-export function SiteHeader({ here }: { here: (typeof PAGES)[number]["href"] }) {
+export function SiteHeader({ here }: { here: (typeof PAGES)[number]["href"] | "/report" }) {
   return (
     <header className="no-print flex h-11 items-center gap-5.5 border-b border-rule px-8">
       <Brand />

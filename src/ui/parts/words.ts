@@ -1,47 +1,4 @@
-import type { Appetite, Pass, Weight } from "../../core/checks/card.ts";
-import type { Kind, Variety } from "../../core/manuscript/model.ts";
-
-/** The interface's words for the model's values. */
-
-export const VARIETY_LABELS: Record<Variety, string> = {
-  "en-US": "English, US",
-  "en-GB": "English, GB",
-  "en-GB-oxendict": "English, GB -ize",
-  "en-CA": "English, Canada",
-  "en-AU": "English, Australia",
-};
-
-export const KIND_LABELS: Record<Kind, string> = {
-  paper: "Paper",
-  report: "Report",
-  specification: "Specification",
-  brief: "Brief",
-  clinical: "Clinical",
-  fiction: "Fiction",
-  letter: "Letter",
-  sheet: "Sheet",
-  general: "General copy",
-};
-
-export const PASS_LABELS: Record<Pass, string> = {
-  spelling: "Spelling",
-  grammar: "Grammar",
-  wording: "Wording",
-  sentences: "Sentences",
-};
-
-/** What is to be done about a mark. */
-export const WEIGHT_LABELS: Record<Weight, string> = {
-  fix: "fix",
-  settle: "settle",
-  weigh: "weigh",
-};
-
-export const APPETITE_LABELS: Record<Appetite, string> = {
-  all: "all",
-  sure: "when sure",
-  off: "off",
-};
+/** Figures and dates as screens write them. */
 
 const numberFormat = new Intl.NumberFormat("en-GB");
 

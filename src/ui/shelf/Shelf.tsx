@@ -3,13 +3,15 @@ import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { ACCEPTED_EXTENSIONS } from "../../core/formats/document.ts";
 import { NotKept } from "../../store/failure.ts";
 import { holdDocument } from "../../store/hold.ts";
-import { readStyle } from "../../store/house.ts";
+import { readSettings, readStyle, updateSettings } from "../../store/house.ts";
 import { deleteDocument, listShelf, type ShelfRecord, updateRecord } from "../../store/shelf.ts";
 import { connectProofreader } from "../../worker/connect.ts";
 import { keepPagesOffline } from "../parts/offline.ts";
 import { SearchField } from "../parts/SearchField.tsx";
 import { SiteHeader } from "../parts/SiteHeader.tsx";
 import { useFileDrop } from "../parts/use-file-drop.ts";
+import { ColumnsMenu } from "./ColumnsMenu.tsx";
+import { COLUMNS, chosenColumns } from "./columns.tsx";
 import { shelveDemo } from "./demo.ts";
 import { needsRun, runForShelf, takeIn, turnKind } from "./intake.ts";
 import { PasteDialog } from "./PasteDialog.tsx";
@@ -28,6 +30,7 @@ export function Shelf({ nonce }: { nonce: string }) {
   const [running, setRunning] = useState<{ id: string; share: number } | null>(null);
   const [search, setSearch] = useState("");
   const [sorting, setSorting] = useState<Sorting>({ by: "addedAt", down: true });
+  const [chosen, setChosen] = useState<readonly string[] | null>(null);
   const [pasting, setPasting] = useState(false);
   const [renaming, setRenaming] = useState<ShelfRecord | null>(null);
   const [deleting, setDeleting] = useState<ShelfRecord | null>(null);
@@ -59,6 +62,7 @@ export function Shelf({ nonce }: { nonce: string }) {
     void navigator.storage?.persist?.();
     keepPagesOffline();
     void (async () => {
+      setChosen((await readSettings()).shelfColumns);
       await refresh();
       if (await shelveDemo(worker)) await refresh();
       await runAll();
@@ -98,6 +102,13 @@ export function Shelf({ nonce }: { nonce: string }) {
   const dropping = useFileDrop(fromFiles, () =>
     setProblems(["Only files can be dropped here. Text is brought in with “Paste text”."]),
   );
+  const columns = useMemo(() => chosenColumns(chosen), [chosen]);
+  const chooseColumns = (ids: string[]) => {
+    setChosen(ids);
+    updateSettings({ shelfColumns: ids }).catch((error: unknown) =>
+      setProblems([sentenceOf(error)]),
+    );
+  };
   const shown = useMemo(() => select(records ?? [], search, sorting), [records, search, sorting]);
   return (
     <div className="min-h-screen min-w-[960px]">
@@ -108,6 +119,7 @@ export function Shelf({ nonce }: { nonce: string }) {
             <h1 className="font-book text-[28px] leading-tight font-semibold">Shelf</h1>
             <p className="mt-1 text-soft">{aboutOf(records)}</p>
           </div>
+          <ColumnsMenu shown={columns} onChoose={chooseColumns} />
           <SearchField label="Find a title" value={search} onChange={setSearch} />
           <button type="button" className="button-plain" onClick={() => setPasting(true)}>
             Paste text
@@ -132,6 +144,7 @@ export function Shelf({ nonce }: { nonce: string }) {
         {records === null ? null : (
           <ShelfTable
             records={shown}
+            columns={columns}
             running={running}
             sorting={sorting}
             onSort={setSorting}
@@ -238,11 +251,8 @@ function select(records: readonly ShelfRecord[], search: string, { by, down }: S
     `${title}\n${fileName}`.toLowerCase().includes(wanted),
   );
   const value = (record: ShelfRecord): string | number => {
-    if (by === "words") return record.run?.words ?? -1;
-    if (by === "marks")
-      return record.run ? record.run.fix + record.run.settle + record.run.weigh : -1;
-    if (by === "run") return record.run?.at ?? "";
-    return record[by];
+    if (by === "title" || by === "kind") return record[by];
+    return COLUMNS.find(({ id }) => id === by)?.value(record) ?? "";
   };
   const sign = down ? -1 : 1;
   return found.sort((a, b) => {

@@ -1,19 +1,22 @@
 import Ellipsis from "lucide-react/icons/ellipsis";
 import { DropdownMenu } from "radix-ui";
-import type { Pass } from "../../core/checks/card.ts";
 import { KINDS, type Kind } from "../../core/manuscript/model.ts";
+import { KIND_LABELS } from "../../core/report/words.ts";
 import { readOriginal, type ShelfRecord } from "../../store/shelf.ts";
 import { saveFile } from "../parts/save-file.ts";
-import { figure, KIND_LABELS, PASS_LABELS, when } from "../parts/words.ts";
+import { count } from "../parts/words.ts";
+import type { Column, ColumnId } from "./columns.tsx";
 
 /** What the table is sorted by. */
 export interface Sorting {
-  by: "title" | "kind" | "words" | "marks" | "run" | "addedAt";
+  by: "title" | "kind" | ColumnId;
   down: boolean;
 }
 
 interface ShelfTableProps {
   records: readonly ShelfRecord[];
+  /** The columns beside title and kind. */
+  columns: readonly Column[];
   /** The document being read for the first time, and how far. */
   running: { id: string; share: number } | null;
   sorting: Sorting;
@@ -23,22 +26,19 @@ interface ShelfTableProps {
   onDelete: (record: ShelfRecord) => void;
 }
 
-const COLUMNS: { by: Sorting["by"]; label: string; numeric?: boolean }[] = [
-  { by: "title", label: "Title" },
-  { by: "kind", label: "Kind" },
-  { by: "words", label: "Words", numeric: true },
-  { by: "marks", label: "Open marks" },
-  { by: "run", label: "Last run" },
+const FIXED: readonly (Pick<Column, "label" | "numeric"> & { id: Sorting["by"] })[] = [
+  { id: "title", label: "Title" },
+  { id: "kind", label: "Kind" },
 ];
 
 /** The shelf as a table; each heading sorts by its column. */
 export function ShelfTable(props: ShelfTableProps) {
-  const { records, running, sorting, onSort } = props;
+  const { records, columns, running, sorting, onSort } = props;
   return (
     <table className="w-full border-collapse border-t border-ink bg-sheet">
       <thead>
         <tr className="border-b border-rule text-left text-xs text-soft">
-          {COLUMNS.map(({ by, label, numeric }) => (
+          {[...FIXED, ...columns].map(({ id: by, label, numeric }) => (
             <th
               key={by}
               scope="col"
@@ -67,6 +67,7 @@ export function ShelfTable(props: ShelfTableProps) {
           <Row
             key={record.id}
             record={record}
+            columns={columns}
             share={running?.id === record.id ? running.share : null}
             onKind={props.onKind}
             onRename={props.onRename}
@@ -74,19 +75,35 @@ export function ShelfTable(props: ShelfTableProps) {
           />
         ))}
       </tbody>
+      {records.length > 1 ? (
+        <tfoot>
+          <tr className="border-t border-ink align-baseline text-soft">
+            <th scope="row" colSpan={2} className="px-3.5 py-2.5 text-left font-normal">
+              {count(records.length, "document")}
+            </th>
+            {columns.map(({ id, numeric, total }) => (
+              <td key={id} className={`px-3.5 ${numeric ? "text-right" : ""}`}>
+                {total(records)}
+              </td>
+            ))}
+            <td colSpan={2} />
+          </tr>
+        </tfoot>
+      ) : null}
     </table>
   );
 }
 
 interface RowProps {
   record: ShelfRecord;
+  columns: readonly Column[];
   share: number | null;
   onKind: (record: ShelfRecord, kind: Kind) => void;
   onRename: (record: ShelfRecord) => void;
   onDelete: (record: ShelfRecord) => void;
 }
 
-function Row({ record, share, onKind, onRename, onDelete }: RowProps) {
+function Row({ record, columns, share, onKind, onRename, onDelete }: RowProps) {
   const { run } = record;
   const address = `/desk?doc=${record.id}`;
   return (
@@ -114,20 +131,15 @@ function Row({ record, share, onKind, onRename, onDelete }: RowProps) {
           ))}
         </select>
       </td>
-      <td className="px-3.5 text-right">{run ? figure(run.words) : "–"}</td>
-      <td className="px-3.5">
-        {share !== null ? (
-          <span className="text-soft">reading, {Math.round(share * 100)}%</span>
-        ) : (
-          <>
-            <OpenMarks run={run} />
-            {run && run.unread.length > 0 ? (
-              <span className="block text-[13px] text-soft">{unreadLabel(run.unread)}</span>
-            ) : null}
-          </>
-        )}
-      </td>
-      <td className="px-3.5 whitespace-nowrap">{run ? when(run.at) : "–"}</td>
+      {columns.map(({ id, numeric, cell }) => (
+        <td key={id} className={`px-3.5 ${numeric ? "text-right" : ""}`}>
+          {id === "marks" && share !== null ? (
+            <span className="text-soft">reading, {Math.round(share * 100)}%</span>
+          ) : (
+            cell(record)
+          )}
+        </td>
+      ))}
       <td className="px-3.5 whitespace-nowrap">
         <a href={address} className="hover:underline">
           {actionOf(run)}
@@ -146,37 +158,7 @@ function actionOf(run: ShelfRecord["run"]): string {
   return run.decided > 0 ? "Continue" : "Start";
 }
 
-function unreadLabel(unread: readonly Pass[]): string {
-  const names = unread.map((pass) => PASS_LABELS[pass].toLowerCase());
-  return `not read yet: ${names.join(", ")}`;
-}
-
-const WEIGHTS = [
-  { weight: "fix", rule: "rule-fix", label: "to fix" },
-  { weight: "settle", rule: "rule-settle", label: "to settle" },
-  { weight: "weigh", rule: "rule-weigh", label: "to weigh" },
-] as const;
-
-function OpenMarks({ run }: { run: ShelfRecord["run"] }) {
-  if (!run) return <span className="text-soft">not run yet</span>;
-  const shown = WEIGHTS.filter(({ weight }) => run[weight] > 0);
-  if (shown.length === 0) {
-    return <span className="text-soft">none open, {figure(run.decided)} decided</span>;
-  }
-  return (
-    <span className="inline-flex gap-3">
-      {shown.map(({ weight, rule, label }) => (
-        <span key={weight} className="inline-flex items-baseline gap-1.5" title={label}>
-          <i className={rule} />
-          {figure(run[weight])}
-          <span className="sr-only">{label}</span>
-        </span>
-      ))}
-    </span>
-  );
-}
-
-function RowMenu({ record, onRename, onDelete }: Omit<RowProps, "share" | "onKind">) {
+function RowMenu({ record, onRename, onDelete }: Omit<RowProps, "share" | "onKind" | "columns">) {
   const download = async () => {
     const bytes = await readOriginal(record.id);
     if (bytes) saveFile(bytes, record.fileName);
@@ -190,6 +172,10 @@ function RowMenu({ record, onRename, onDelete }: Omit<RowProps, "share" | "onKin
         <Ellipsis size={18} aria-hidden="true" />
       </DropdownMenu.Trigger>
       <DropdownMenu.Content align="end" className="z-10 border border-ink bg-sheet py-1">
+        <MenuItem
+          label="Report"
+          onSelect={() => location.assign(`/report?doc=${encodeURIComponent(record.id)}`)}
+        />
         <MenuItem label="Rename…" onSelect={() => onRename(record)} />
         <MenuItem label="Download as it came" onSelect={() => void download()} />
         <MenuItem label="Delete…" onSelect={() => onDelete(record)} />

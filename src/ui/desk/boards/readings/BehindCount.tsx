@@ -1,4 +1,4 @@
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { type CountPlace, MOST_PLACES, type PlaceQuery } from "../../../../core/readings/places.ts";
 import { Key } from "../../../parts/Key.tsx";
 import { count } from "../../../parts/words.ts";
@@ -33,8 +33,11 @@ export function BehindCount({
       over = true;
     };
   }, [behind, deciding, readings]);
+  const panel = useRef<HTMLElement>(null);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what is opened comes into view
+  useEffect(() => panel.current?.scrollIntoView({ block: "nearest" }), [behind]);
   return (
-    <section aria-label={`Places of: ${behind.title}`}>
+    <section ref={panel} aria-label={`Places of: ${behind.title}`}>
       <h3 className="flex items-baseline justify-between border-b border-rule pb-1 text-xs font-semibold text-soft">
         {behind.title}
         <button type="button" className="font-normal" onClick={onClose}>

@@ -1,5 +1,5 @@
 import { type ReactNode, useId, useRef } from "react";
-import type { Table } from "../../../../core/readings/tables.ts";
+import { figureColumns, shownCells, type Table } from "../../../../core/readings/tables.ts";
 import { saveFile } from "../../../parts/save-file.ts";
 import { chartPng, chartSvg } from "./chart-image.ts";
 import { SaveTable } from "./SaveTable.tsx";
@@ -67,7 +67,10 @@ export function Figure({ table, told, aside, asTable, mostRows, children }: Figu
   );
 }
 
-function FigureTable({ table: { title, columns, rows }, most }: { table: Table; most: number }) {
+function FigureTable({ table, most }: { table: Table; most: number }) {
+  const { title, columns, rows } = table;
+  const isFigure = figureColumns(table);
+  const side = (index: number) => (isFigure[index] && index > 0 ? "text-right" : "text-left");
   return (
     <section
       className="mt-1 max-h-80 overflow-auto"
@@ -82,7 +85,7 @@ function FigureTable({ table: { title, columns, rows }, most }: { table: Table; 
               <th
                 key={column}
                 scope="col"
-                className={`py-1 pr-3 font-semibold ${index === 0 ? "text-left" : "text-right last:pr-0"}`}
+                className={`py-1 pr-3 font-semibold last:pr-0 ${side(index)}`}
               >
                 {column}
               </th>
@@ -90,14 +93,11 @@ function FigureTable({ table: { title, columns, rows }, most }: { table: Table; 
           </tr>
         </thead>
         <tbody>
-          {rows.slice(0, most).map((row, at) => (
+          {shownCells({ ...table, rows: rows.slice(0, most) }).map((row, at) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: rows have no other name
             <tr key={at} className="border-b border-hair">
               {row.map((cell, index) => (
-                <td
-                  key={columns[index]}
-                  className={`py-1 pr-3 align-top ${index === 0 ? "" : typeof cell === "number" ? "text-right last:pr-0" : "text-left"}`}
-                >
+                <td key={columns[index]} className={`py-1 pr-3 align-top last:pr-0 ${side(index)}`}>
                   {cell}
                 </td>
               ))}

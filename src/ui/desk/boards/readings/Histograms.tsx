@@ -207,7 +207,7 @@ export function BeforeAfter({ readings, asTables }: PartProps) {
         rows: data.map(({ at, before: then, now: today }) => [at, then, today]),
       }}
       told="Words a sentence along the text, before and after."
-      aside="words a sentence: dotted before, drawn now"
+      aside="dotted before, drawn now"
       asTable={asTables}
     >
       <ResponsiveContainer width="100%" height={HEIGHT}>

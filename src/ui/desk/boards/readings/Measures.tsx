@@ -1,6 +1,6 @@
 import { type Measure, measureCard } from "../../../../core/readings/measures.ts";
 import type { ReadingCounts } from "../../../../core/readings/readings.ts";
-import { COUNT_LABELS } from "../../../../core/readings/tables.ts";
+import { countName } from "../../../../core/readings/tables.ts";
 import { count, figure } from "../../../parts/words.ts";
 import type { PartProps } from "./part.ts";
 
@@ -43,8 +43,7 @@ export function Measures({ readings }: PartProps) {
 function MeasureRow({ measure, before }: { measure: Measure; before: Measure | null }) {
   const card = measureCard(measure.id);
   const inputs = Object.entries(measure.inputs).map(
-    ([name, value]) =>
-      `${COUNT_LABELS[name as keyof ReadingCounts].toLowerCase()} ${figure(value)}`,
+    ([name, value]) => `${countName(name as keyof ReadingCounts)} ${figure(value)}`,
   );
   return (
     <details className="border-b border-hair py-1 text-[13.5px]">

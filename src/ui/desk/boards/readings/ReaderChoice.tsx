@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { type Bounds, readerSetting as kept, READERS } from "../../../../core/readings/readers.ts";
+import { boundsLabel } from "../../../../core/report/words.ts";
 import { Modal } from "../../../parts/Modal.tsx";
-import { boundsLabel } from "../../../parts/reader-words.ts";
 import type { BoardProps } from "../board.ts";
 
 const OWN = "own";

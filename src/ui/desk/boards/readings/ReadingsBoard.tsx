@@ -52,7 +52,13 @@ function Empty({ reports, deciding }: BoardProps) {
 function Board({ reports, deciding, readings }: BoardProps & { readings: TextReadings }) {
   const { reader } = reports;
   const [asTables, setAsTables] = useState(false);
-  const [at, setAt] = useState(0);
+  const [at, setAt] = useState(() => {
+    const place = reports.from;
+    const own = readings.hardest.findIndex(
+      ({ from, to }) => place !== null && place.from < to && place.to > from,
+    );
+    return Math.max(0, own);
+  });
   const [behind, setBehind] = useState<Behind | null>(null);
   const reach = useMemo(() => reachOf(readings, reader), [readings, reader]);
   const { hardest } = readings;

@@ -59,9 +59,7 @@ export function Sections({ readings, deciding, reach }: PartProps & { reach: rea
 
 function Cell({ value, beyond = false }: { value: string; beyond?: boolean }) {
   return (
-    <td
-      className={`w-[58px] py-1.5 text-right align-top ${beyond ? "font-semibold text-pen" : ""}`}
-    >
+    <td className={`w-16 py-1.5 text-right align-top ${beyond ? "font-semibold text-pen" : ""}`}>
       {value}
     </td>
   );

@@ -1,0 +1,119 @@
+import type { Appetite, Pass, Weight } from "../checks/card.ts";
+import { cardById } from "../checks/cards.ts";
+import { LEAVE_KINDS } from "../checks/leave.ts";
+import { SUBJECTS } from "../house/subjects.ts";
+import type { Act, Setting } from "../ledger/decision.ts";
+import type { Kind, Variety } from "../manuscript/model.ts";
+import { type Bounds, READERS, type Reader, readerOf } from "../readings/readers.ts";
+
+/** What the model's values are called on screens, in reports and by the command. */
+
+export const VARIETY_LABELS: Record<Variety, string> = {
+  "en-US": "English, US",
+  "en-GB": "English, GB",
+  "en-GB-oxendict": "English, GB -ize",
+  "en-CA": "English, Canada",
+  "en-AU": "English, Australia",
+};
+
+export const KIND_LABELS: Record<Kind, string> = {
+  paper: "Paper",
+  report: "Report",
+  specification: "Specification",
+  brief: "Brief",
+  clinical: "Clinical",
+  fiction: "Fiction",
+  letter: "Letter",
+  sheet: "Sheet",
+  general: "General copy",
+};
+
+export const PASS_LABELS: Record<Pass, string> = {
+  spelling: "Spelling",
+  grammar: "Grammar",
+  wording: "Wording",
+  sentences: "Sentences",
+};
+
+/** What is to be done about a mark. */
+export const WEIGHT_LABELS: Record<Weight, string> = {
+  fix: "fix",
+  settle: "settle",
+  weigh: "weigh",
+};
+
+export const APPETITE_LABELS: Record<Appetite, string> = {
+  all: "all",
+  sure: "when sure",
+  off: "off",
+};
+
+const day = new Intl.DateTimeFormat("en-GB", {
+  day: "numeric",
+  month: "short",
+  year: "numeric",
+  hour: "2-digit",
+  minute: "2-digit",
+});
+
+/** "4 Apr 2031, 10:42", of an ISO 8601 time. */
+export function dateLabel(iso: string): string {
+  return day.format(new Date(iso));
+}
+
+/** What a decision did. */
+export const ACT_LABELS: Record<Act, string> = {
+  correct: "corrected",
+  stet: "stet",
+  query: "asked the author",
+  word: "on a word list",
+  edit: "edited by hand",
+  setting: "setting",
+  undo: "undone",
+};
+
+/** A reader by its setting, as screens name it; bounds of one's own by themselves. */
+export function readerLabel(setting: string): string {
+  return (
+    READERS.find(({ id }) => id === setting)?.title ?? boundsLabel(readerOf(setting, "general"))
+  );
+}
+
+/** "8 to 25 words a sentence, up to grade 9". */
+export function boundsLabel({ shortest, longest, grade }: Bounds): string {
+  return `${shortest} to ${longest} words a sentence, up to grade ${grade}`;
+}
+
+/** A reader's name, or its bounds where it has none. */
+export function nameOf(reader: Bounds & Partial<Reader>): string {
+  return reader.title ?? boundsLabel(reader);
+}
+
+/** What a setting was turned to, as one line: “Passive: when sure”. */
+export function settingLine({ name, of = "", after }: Setting): string {
+  const value = String(after);
+  const labels: Record<string, string> = { ...VARIETY_LABELS, ...KIND_LABELS, ...APPETITE_LABELS };
+  switch (name) {
+    case "variety":
+    case "kind":
+      return labels[value] ?? value;
+    case "reader":
+      return `Reader: ${readerLabel(value)}`;
+    case "appetite":
+    case "house-appetite": {
+      const where = name === "appetite" ? "" : ", in every document";
+      const how = after === null ? "as the house has it" : (labels[value] ?? value);
+      return `${cardById(of)?.title ?? of}: ${how}${where}`;
+    }
+    case "leave": {
+      const title = LEAVE_KINDS.find(({ id }) => id === of)?.title ?? of;
+      return `${title}: ${after === true ? "left alone" : "read"}`;
+    }
+    case "subject": {
+      const title = SUBJECTS.find(({ id }) => id === of)?.title ?? "a list of yours";
+      return `Subject list ${title}: ${after === true ? "on" : "off"}`;
+    }
+    case "listed":
+      return after === null ? `“${of}” off the word list` : `“${of}” on a word list`;
+  }
+}
