@@ -4,7 +4,11 @@ import { CHECKS } from "../checks/index.ts";
 import { matchesOf } from "../checks/patterns/all-patterns.ts";
 import type { Match } from "../checks/patterns/matcher.ts";
 import { type AnalysedBlock, analyse, asRead, type Language } from "../language/analysis.ts";
-import { keepFigures, sentenceFigures } from "../language/phrases/sentence-figures.ts";
+import {
+  keepFigures,
+  plainFigures,
+  sentenceFigures,
+} from "../language/phrases/sentence-figures.ts";
 import { inCode } from "../language/text/structure.ts";
 import { LONGEST_WHOLE, windowsOf } from "../language/text/windows.ts";
 import type { BlockKind, Span } from "../manuscript/model.ts";
@@ -133,8 +137,11 @@ export class Examiner {
           else facts.delete(order);
         }
       }
-      if (lacking.includes("sentences") && !isNoText) {
-        examined.figures = keepFigures(sentenceFigures(analysed));
+      if (lacking.includes("sentences")) {
+        const figures = isNoText
+          ? plainFigures(analysed)
+          : sentenceFigures(analysed, this.language);
+        examined.figures = keepFigures(figures);
       }
       read.push(...lacking);
     }

@@ -66,7 +66,7 @@ export function readText(
     .filter(({ cost }) => cost > 0)
     .sort((one, other) => other.cost - one.cost)
     .slice(0, HARDEST)
-    .map((sentence) => hardestOf(sentence, blocks, engine));
+    .map((sentence) => hardestOf(sentence, blocks, engine, language));
   return { ...readings, hardest, before: original && before(engine, language, scope, original) };
 }
 
@@ -94,11 +94,12 @@ function hardestOf(
   sentence: ReadSentence,
   blocks: readonly ReadBlock[],
   engine: Engine,
+  language: Language,
 ): HardestSentence {
   const from = blocks[sentence.block]?.block.from ?? 0;
   for (const { part, from: by } of engine.analysed(sentence.block)) {
     const start = from + by;
-    const own = sentenceFigures(part).find((one) => start + one.from === sentence.from);
+    const own = sentenceFigures(part, language).find((one) => start + one.from === sentence.from);
     if (!own) continue;
     const stretch = shownStretch(own);
     const told = causesOf(own)
@@ -125,7 +126,9 @@ export function placesBehind(
   const places: CountPlace[] = [];
   for (const [index, read] of blocks.entries()) {
     if (!isCounted(read.block.kind, read.counts, scope)) continue;
-    places.push(...(unitCount ? unitPlaces(engine, index, read, unitCount) : wholes(read, count)));
+    places.push(
+      ...(unitCount ? unitPlaces(engine, language, index, read, unitCount) : wholes(read, count)),
+    );
     if (places.length >= MOST_PLACES) break;
   }
   return places.slice(0, MOST_PLACES);
@@ -148,13 +151,14 @@ function wholes({ block, sentences }: ReadBlock, count: string): CountPlace[] {
 
 function unitPlaces(
   engine: Engine,
+  language: Language,
   index: number,
   { block, sentences }: ReadBlock,
   count: UnitCount,
 ): CountPlace[] {
   if (!sentences.some((sentence) => sentence[count] > 0)) return [];
   return engine.analysed(index).flatMap(({ part, from: by }) =>
-    placesOfCount(part, count).map(({ from, to }) => ({
+    placesOfCount(part, count, language).map(({ from, to }) => ({
       from: block.from + by + from,
       to: block.from + by + to,
     })),

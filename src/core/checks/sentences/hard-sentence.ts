@@ -22,10 +22,10 @@ const NOT_PROSE = new Set(["heading", "cell", "caption", "reference", "code"]);
 /** A sentence that costs the document's reader too much, and where it could end sooner. */
 export const hardSentence: Check<HardFact> = {
   ...card,
-  examine(block) {
+  examine(block, language) {
     if (NOT_PROSE.has(block.kind)) return [];
     const facts: HardFact[] = [];
-    for (const sentence of sentenceFigures(block)) {
+    for (const sentence of sentenceFigures(block, language)) {
       const cost = costOf(sentence);
       if (cost < LEAST_COST) continue;
       facts.push({ ...shownStretch(sentence), cost, reason: reasonFor(sentence) });

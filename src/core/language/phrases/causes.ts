@@ -13,6 +13,8 @@ export interface SentenceFigures extends Range {
   /** 1 where it asks. */
   questions: number;
   negations: number;
+  /** Negative prefixes beside a negation: "not unlikely". */
+  prefixed: number;
   depth: number;
   distance: number;
   nouns: number;
@@ -47,12 +49,17 @@ const PRICES: Readonly<Record<Cause, { free: number; each: number }>> = {
 };
 
 /** The figures that cost something. */
-export type CostFigures = Pick<SentenceFigures, "words" | Exclude<Cause, "length">>;
+export type CostFigures = Pick<SentenceFigures, "words" | "prefixed" | Exclude<Cause, "length">>;
+
+function figureOf(cause: Cause, figures: CostFigures): number {
+  if (cause === "length") return figures.words;
+  return cause === "negations" ? figures.negations + figures.prefixed : figures[cause];
+}
 
 /** What a cause costs in a sentence. */
 export function priceOf(cause: Cause, figures: CostFigures): number {
   const { free, each } = PRICES[cause];
-  const figure = cause === "length" ? figures.words : figures[cause];
+  const figure = figureOf(cause, figures);
   return Math.max(0, figure - free) * each;
 }
 
@@ -82,7 +89,7 @@ export function causeTold(cause: Cause, figures: CostFigures): string {
     case "nouns":
       return `${figures.nouns} nouns in a row`;
     case "negations":
-      return `${figures.negations} negations`;
+      return `${figureOf(cause, figures)} negations`;
     case "rare":
       return `${figures.rare} rare words`;
   }

@@ -26,6 +26,8 @@ export interface Difficulty {
   /** Nouns in a row. */
   nouns: Stretch;
   negations: Stretch;
+  /** Negative prefixes beside a negation. */
+  prefixed: number;
   rare: Stretch;
 }
 
@@ -61,7 +63,7 @@ export function difficultyOf(syntax: Syntax, from: number, to: number): Difficul
     depth,
     distance,
     nouns: nounsInARow(syntax, from, to),
-    negations: negationsIn(syntax, from, to),
+    ...negationsIn(syntax, from, to),
     rare: rareWords(syntax, from, to),
   };
 }
@@ -215,7 +217,11 @@ export function isNegation(tag: number, form: string): boolean {
   return tag === TAG.NOT || NEGATIVE_WORDS.has(form);
 }
 
-function negationsIn({ words, tags }: Syntax, from: number, to: number): Stretch {
+function negationsIn(
+  { words, tags }: Syntax,
+  from: number,
+  to: number,
+): Pick<Difficulty, "negations" | "prefixed"> {
   let figure = 0;
   let first = to;
   let last = from;
@@ -230,7 +236,9 @@ function negationsIn({ words, tags }: Syntax, from: number, to: number): Stretch
     first = Math.min(first, unit);
     last = unit + 1;
   }
-  return figure === 0 ? NOTHING : { figure: figure + prefixes, from: first, to: last };
+  return figure === 0
+    ? { negations: NOTHING, prefixed: 0 }
+    : { negations: { figure, from: first, to: last }, prefixed: prefixes };
 }
 
 /** Rare words, names and numbers left out; the stretch is the rarest. */

@@ -1,7 +1,8 @@
 import type { Range } from "../../manuscript/model.ts";
-import type { AnalysedBlock } from "../analysis.ts";
+import type { AnalysedBlock, Language } from "../analysis.ts";
 import { TAG, TAG_SETS } from "../tags/tag-sets.ts";
 import { wordRuns } from "../text/runs.ts";
+import type { WordMeasurer } from "../words/word-figures.ts";
 import { type Cause, causesOf, type SentenceFigures } from "./causes.ts";
 import { type Difficulty, difficultyOf, isNegation, type Stretch } from "./difficulty.ts";
 import { QUOTED, type Syntax } from "./syntax.ts";
@@ -18,6 +19,7 @@ const FIELDS = [
   "quoted",
   "questions",
   "negations",
+  "prefixed",
   "depth",
   "distance",
   "nouns",
@@ -51,22 +53,53 @@ export interface SentenceDifficulty extends SentenceFigures {
   stretches: Readonly<Record<Exclude<Cause, "length" | "clauses">, Range>>;
 }
 
-const NOMINALISATION = /(?:tion|sion|ment|ance|ence|ancy|ency|ity|ness|ism|hood|ship|ure|al)s?$/;
-/** Nouns with such an ending that are made of nothing. */
-const LEAST_LETTERS = 7;
-
 /** What was found of each block, by its phrases: a check and the readings both ask. */
 const known = new WeakMap<Syntax, readonly SentenceDifficulty[]>();
-const NONE: readonly SentenceDifficulty[] = [];
 
-/** The sentences of a block with what is counted in each; none where there are no phrases. */
-export function sentenceFigures(block: AnalysedBlock): readonly SentenceDifficulty[] {
+/** The sentences of a block with what is counted in each; where there are no phrases, their words. */
+export function sentenceFigures(
+  block: AnalysedBlock,
+  { measurer }: Pick<Language, "measurer">,
+): readonly SentenceDifficulty[] {
   const syntax = block.syntax();
-  if (!syntax) return NONE;
-  const found = known.get(syntax) ?? findFigures(block, syntax);
+  if (!syntax) return plainFigures(block);
+  const found = known.get(syntax) ?? findFigures(block, syntax, measurer);
   known.set(syntax, found);
   return found;
 }
+
+/** The sentences of a block that has no phrases, or whose phrases say nothing: their words alone. */
+export function plainFigures({ text, sentences }: AnalysedBlock): SentenceDifficulty[] {
+  return sentences.flatMap(({ from, to }) => {
+    const words = wordRuns(text, from, to).length;
+    return words > 0 ? [{ ...NO_FIGURES, from, to, words }] : [];
+  });
+}
+
+const NOWHERE = { from: 0, to: 0 };
+const NO_FIGURES: SentenceDifficulty = {
+  ...NOWHERE,
+  words: 0,
+  clauses: 1,
+  passives: 0,
+  nominalisations: 0,
+  prepositions: 0,
+  quoted: 0,
+  questions: 0,
+  negations: 0,
+  prefixed: 0,
+  depth: 0,
+  distance: 0,
+  nouns: 0,
+  rare: 0,
+  stretches: {
+    depth: NOWHERE,
+    distance: NOWHERE,
+    nouns: NOWHERE,
+    negations: NOWHERE,
+    rare: NOWHERE,
+  },
+};
 
 /** What is shown of a sentence's difficulty: where the dearest cause lies, or the whole sentence. */
 export function shownStretch(sentence: SentenceDifficulty): Range {
@@ -77,14 +110,18 @@ export function shownStretch(sentence: SentenceDifficulty): Range {
   return { from, to };
 }
 
-function findFigures(block: AnalysedBlock, syntax: Syntax): SentenceDifficulty[] {
+function findFigures(
+  block: AnalysedBlock,
+  syntax: Syntax,
+  measurer: WordMeasurer,
+): SentenceDifficulty[] {
   const found: SentenceDifficulty[] = [];
   let unit = 0;
   for (const { from, to } of block.sentences) {
     const first = unit;
     while (unit < syntax.units.length && (syntax.units[unit]?.from ?? 0) < to) unit++;
     const words = wordRuns(block.text, from, to).length;
-    if (words > 0) found.push(figuresOf(syntax, first, unit, { from, to }, words));
+    if (words > 0) found.push(figuresOf(syntax, first, unit, { from, to }, words, measurer));
   }
   return found;
 }
@@ -95,15 +132,17 @@ function figuresOf(
   last: number,
   range: Range,
   words: number,
+  measurer: WordMeasurer,
 ): SentenceDifficulty {
   const difficulty = difficultyOf(syntax, first, last);
   const { clauses, depth, distance, nouns, negations, rare } = difficulty;
   return {
     ...range,
     words,
-    ...countedIn(syntax, first, last),
+    ...countedIn(syntax, first, last, measurer),
     clauses,
     negations: negations.figure,
+    prefixed: difficulty.prefixed,
     depth: depth.figure,
     distance: distance.figure,
     nouns: nouns.figure,
@@ -114,17 +153,16 @@ function figuresOf(
 }
 
 /** What one unit of a sentence counts as. */
-const COUNTS_AS: Readonly<Record<UnitCount, (syntax: Syntax, unit: number) => boolean>> = {
+const COUNTS_AS: Readonly<
+  Record<UnitCount, (syntax: Syntax, unit: number, measurer: WordMeasurer) => boolean>
+> = {
   clauses: ({ verbAt, verbGroups }, unit) => verbGroups[verbAt[unit] ?? -1]?.finite === unit,
   passives: ({ verbAt, verbGroups }, unit) => {
     const verb = verbGroups[verbAt[unit] ?? -1];
     return verb?.from === unit && verb.passive;
   },
-  nominalisations: ({ tags, words }, unit) => {
-    const form = words[unit]?.form ?? "";
-    const noun = TAG_SETS.NOUN[tags[unit] ?? 0];
-    return Boolean(noun) && form.length >= LEAST_LETTERS && NOMINALISATION.test(form);
-  },
+  nominalisations: ({ tags, words }, unit, measurer) =>
+    TAG_SETS.NOUN[tags[unit] ?? 0] === 1 && measurer.isNominalisation(words[unit]?.form ?? ""),
   prepositions: ({ tags }, unit) => tags[unit] === TAG.IN,
   negations: ({ tags, words }, unit) => isNegation(tags[unit] ?? 0, words[unit]?.form ?? ""),
   quoted: ({ places, tags }, unit) =>
@@ -143,30 +181,34 @@ export const UNIT_COUNTS = [
 export type UnitCount = (typeof UNIT_COUNTS)[number];
 
 /** The places in a block that count as one of these; offsets in its text. */
-export function placesOfCount(block: AnalysedBlock, count: UnitCount): Range[] {
+export function placesOfCount(
+  block: AnalysedBlock,
+  count: UnitCount,
+  { measurer }: Pick<Language, "measurer">,
+): Range[] {
   const syntax = block.syntax();
   if (!syntax) return [];
   const { units, verbAt, verbGroups } = syntax;
   const counts = COUNTS_AS[count];
   const places: Range[] = [];
   for (const [unit, { from, to }] of units.entries()) {
-    if (!counts(syntax, unit)) continue;
+    if (!counts(syntax, unit, measurer)) continue;
     const last = places.at(-1);
     const group = count === "passives" ? verbGroups[verbAt[unit] ?? -1] : undefined;
     // What is quoted is shown as one stretch.
-    if (count === "quoted" && last && counts(syntax, unit - 1)) last.to = to;
+    if (count === "quoted" && last && counts(syntax, unit - 1, measurer)) last.to = to;
     else places.push({ from, to: group ? (units[group.to - 1]?.to ?? to) : to });
   }
   return places;
 }
 
-function countedIn(syntax: Syntax, first: number, last: number) {
+function countedIn(syntax: Syntax, first: number, last: number, measurer: WordMeasurer) {
   const counts = { passives: 0, nominalisations: 0, prepositions: 0, quoted: 0 };
   for (let unit = first; unit < last; unit++) {
-    if (COUNTS_AS.quoted(syntax, unit)) counts.quoted++;
-    if (COUNTS_AS.prepositions(syntax, unit)) counts.prepositions++;
-    if (COUNTS_AS.passives(syntax, unit)) counts.passives++;
-    if (COUNTS_AS.nominalisations(syntax, unit)) counts.nominalisations++;
+    if (COUNTS_AS.quoted(syntax, unit, measurer)) counts.quoted++;
+    if (COUNTS_AS.prepositions(syntax, unit, measurer)) counts.prepositions++;
+    if (COUNTS_AS.passives(syntax, unit, measurer)) counts.passives++;
+    if (COUNTS_AS.nominalisations(syntax, unit, measurer)) counts.nominalisations++;
   }
   return counts;
 }

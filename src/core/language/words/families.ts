@@ -28,6 +28,9 @@ const ENDINGS: readonly (readonly [string, readonly string[]])[] = [
   ["er", ["e", ""]],
   ["or", ["e", ""]],
   ["al", ["e", ""]],
+  ["hood", [""]],
+  ["ency", ["ent"]],
+  ["ancy", ["ant"]],
 ];
 /** Shorter beginnings are too easily another word's. */
 const SHORTEST = 4;

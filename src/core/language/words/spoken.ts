@@ -9,6 +9,8 @@ const READINGS = new Map(
     return [line.slice(0, colon), Number(line.slice(colon + 1))] as const;
   }),
 );
+/** Of these, everyday words unless a full stop says that they are short. */
+const ONLY_WITH_STOP = wordList("spoken/only-with-stop");
 /** Signs beside a number that are read as words: 5% is five per cent. */
 const SIGNS: Readonly<Record<string, number>> = { "%": 2, "£": 1, $: 2, "€": 2, "°": 2, "&": 1 };
 /** Capitals in a row up to which a word with a vowel is still read letter by letter. */
@@ -29,7 +31,9 @@ export function spokenSyllables(
 ): number {
   const bare = run.replace(/^[^\p{L}\p{N}%£$€°]+|[^\p{L}\p{N}%£$€°]+$/gu, "");
   const known = READINGS.get(bare.toLowerCase().replaceAll(".", ""));
-  if (known !== undefined && (run.includes(".") || !isWord(bare.toLowerCase()))) return known;
+  if (known !== undefined && (run.includes(".") || !ONLY_WITH_STOP.has(bare.toLowerCase()))) {
+    return known;
+  }
   if (/^(?:\p{L}\.)+\p{L}$/u.test(bare)) return letterByLetter(bare.replaceAll(".", ""));
   let sum = 0;
   let last = "";

@@ -1,4 +1,5 @@
 import { isEasy } from "./easy-words.ts";
+import { familyOf } from "./families.ts";
 import type { IrregularForms } from "./lemmas.ts";
 import type { Lexicon } from "./lexicon.ts";
 import { spokenSyllables } from "./spoken.ts";
@@ -30,6 +31,10 @@ function formOf(run: string): string {
   return bare.replaceAll("’", "'").replace(/'s$/, "");
 }
 
+const NOMINAL_ENDING = /(?:tion|sion|ment|ance|ence|ancy|ency|ity|ness|hood|al)s?$/;
+/** Letters of a plural's ending: "signals" is not made of "signal". */
+const PLURAL = 2;
+
 /** Words remembered; beyond it the memory starts anew. */
 const MAX_REMEMBERED = 40_000;
 const POLYSYLLABLE = 3;
@@ -37,6 +42,7 @@ const POLYSYLLABLE = 3;
 /** Works out the figures of words as they are written, each once. */
 export class WordMeasurer {
   private readonly remembered = new Map<string, WordFigures>();
+  private readonly nominal = new Map<string, boolean>();
 
   constructor(
     private readonly syllables: Syllables,
@@ -52,6 +58,21 @@ export class WordMeasurer {
     const figures = this.measure(run);
     this.remembered.set(run, figures);
     return figures;
+  }
+
+  /** Whether a lower-case noun is made of a verb or an adjective: "removal", "likelihood". */
+  isNominalisation(form: string): boolean {
+    const known = this.nominal.get(form);
+    if (known !== undefined) return known;
+    if (this.nominal.size >= MAX_REMEMBERED) this.nominal.clear();
+    const found = NOMINAL_ENDING.test(form) && this.isMadeOfAnother(form);
+    this.nominal.set(form, found);
+    return found;
+  }
+
+  private isMadeOfAnother(form: string): boolean {
+    const root = familyOf(form, this.irregular, this.lexicon);
+    return !form.startsWith(root) || form.length > root.length + PLURAL;
   }
 
   private measure(run: string): WordFigures {

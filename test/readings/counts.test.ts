@@ -1,9 +1,14 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
-import { analyse } from "../src/core/language/analysis.ts";
-import type { BlockKind } from "../src/core/manuscript/model.ts";
-import { addCounts, countBlock, NO_COUNTS, subtractCounts } from "../src/core/readings/counts.ts";
-import { loadLanguage } from "./support/language.ts";
+import { analyse } from "../../src/core/language/analysis.ts";
+import type { BlockKind } from "../../src/core/manuscript/model.ts";
+import {
+  addCounts,
+  countBlock,
+  NO_COUNTS,
+  subtractCounts,
+} from "../../src/core/readings/counts.ts";
+import { loadLanguage } from "../support/language.ts";
 
 const count = (text: string, kind: BlockKind = "paragraph") =>
   countBlock(analyse(kind, text, [], loadLanguage()));
