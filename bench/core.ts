@@ -7,12 +7,14 @@ import { checkText, firstChoices, loadLanguage } from "../src/command/checking.t
 import { PASSES, type Pass } from "../src/core/checks/card.ts";
 import { Engine } from "../src/core/engine/engine.ts";
 import type { CheckSettings } from "../src/core/engine/mark.ts";
+import { readText } from "../src/core/engine/reading.ts";
 import { readDocx } from "../src/core/formats/docx/read.ts";
 import { writeDocx } from "../src/core/formats/docx/write.ts";
 import type { Language } from "../src/core/language/analysis.ts";
 import { tokenise } from "../src/core/language/text/tokens.ts";
 import { Lexicon } from "../src/core/language/words/lexicon.ts";
 import type { Manuscript } from "../src/core/manuscript/model.ts";
+import { USUAL_SCOPE } from "../src/core/readings/scope.ts";
 import { benchDocument } from "./documents.ts";
 import { median, report, time } from "./timing.ts";
 
@@ -52,6 +54,12 @@ export async function benchCore(): Promise<void> {
       words > 10_000 ? 600 : undefined,
     );
     report("all passes", await time(runs, () => check()), words > 10_000 ? 1600 : undefined);
+    const read = check();
+    report(
+      "readings: counts, measures, hard sentences",
+      await time(runs, () => readText(read, language, USUAL_SCOPE, null)),
+      words > 10_000 ? 250 : undefined,
+    );
     const nspelled = nspell({ aff: Buffer.from(dictionary.aff), dic: Buffer.from(dictionary.dic) });
     report(
       "  nspell, looking up the same words",

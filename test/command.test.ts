@@ -122,6 +122,56 @@ describe("the command", () => {
     assert.equal(readFileSync(path.join(out, "report.md"), "utf8"), "It was received.\n");
   });
 
+  test("readings tells one JSON object a file, with counts, measures and sections", () => {
+    const essay = file(
+      "essay.md",
+      "# Tides\n\nThe tide came in. The gauge rose.\n\n# Ebb\n\nIt fell.\n",
+    );
+    const { stdout, status } = run(["readings", "--json", essay, broken]);
+    assert.equal(status, 2, "one of them cannot be read");
+    const { file: name, counts, document, measures, sections } = JSON.parse(stdout);
+    assert.equal(name, essay);
+    assert.deepEqual(
+      [counts.words, counts.sentences, counts.paragraphs, document.words],
+      [9, 3, 2, 11],
+    );
+    for (const key of ["letters", "characters", "syllables", "polysyllables"]) {
+      assert.equal(typeof counts[key], "number", key);
+    }
+    assert.deepEqual(Object.keys(measures[0]), ["id", "value", "inputs"]);
+    assert.equal(measures.find(({ id }: { id: string }) => id === "smog").value, null);
+    assert.deepEqual(
+      sections.map((one: { title: string; from: number; counts: { words: number } }) => [
+        one.title,
+        one.from,
+        one.counts.words,
+      ]),
+      [
+        ["Tides", 6, 7],
+        ["Ebb", 44, 2],
+      ],
+    );
+    const withHeadings = run(["readings", "--json", "--with", "headings", essay]);
+    assert.equal(JSON.parse(withHeadings.stdout).counts.words, 11);
+    assert.match(run(["readings", essay]).stdout, /9 are measured in 3 sentences\n.*Flesch/);
+  });
+
+  test("report writes one file for each document, in the form asked for", () => {
+    const out = path.join(folder, "reports");
+    for (const form of ["html", "csv", "json", "docx"]) {
+      const { status } = run(["report", "--as", form, "--out-dir", out, letter]);
+      assert.equal(status, 0, form);
+    }
+    const at = (form: string) => path.join(out, `letter-report.${form}`);
+    assert.match(readFileSync(at("html"), "utf8"), /2 marks: 0 corrected/);
+    assert.match(readFileSync(at("csv"), "utf8"), /Marks,By check,Word in no dictionary,fix,1,/);
+    const { outcomes, readings } = JSON.parse(readFileSync(at("json"), "utf8"));
+    assert.equal(outcomes.length, 2);
+    assert.equal(readings.counts.words, 9);
+    const docx = new Uint8Array(readFileSync(at("docx")));
+    assert.match(readDocx(docx, "r.docx").text, /What was not checked/);
+  });
+
   test("a call that cannot be understood exits with 2 and says how", () => {
     for (const args of [
       [],
@@ -129,6 +179,10 @@ describe("the command", () => {
       ["check"],
       ["check", "--kind", "novel", letter],
       ["export", letter],
+      ["readings"],
+      ["readings", "--with", "pictures", letter],
+      ["report", "--as", "pdf", "--out-dir", folder, letter],
+      ["report", letter],
     ]) {
       const { status, stderr, stdout } = run(args);
       assert.equal(status, 2, args.join(" "));

@@ -35,7 +35,9 @@ export function BehindCount({
   }, [behind, deciding, readings]);
   const panel = useRef<HTMLElement>(null);
   // biome-ignore lint/correctness/useExhaustiveDependencies: what is opened comes into view
-  useEffect(() => panel.current?.scrollIntoView({ block: "nearest" }), [behind]);
+  useEffect(() => {
+    panel.current?.scrollIntoView({ block: "nearest" });
+  }, [behind]);
   return (
     <section ref={panel} aria-label={`Places of: ${behind.title}`}>
       <h3 className="flex items-baseline justify-between border-b border-rule pb-1 text-xs font-semibold text-soft">

@@ -30,13 +30,15 @@ export function PartsCounted({ reports: { scope, readings }, deciding }: BoardPr
           <p className="pb-2 text-soft">Measures are made for running text.</p>
           <ul className="space-y-2">
             {PARTS.map((part) => (
-              <li key={part}>
+              <li key={part} className="flex justify-between gap-3">
                 <Switch
                   title={LABELS[part]}
-                  note={changeOf(readings?.parts[part] ?? 0, scope[part])}
                   on={scope[part]}
                   onSwitch={(on) => deciding.setScope({ ...scope, [part]: on })}
                 />
+                <span className="text-soft">
+                  {changeOf(readings?.parts[part] ?? 0, scope[part])}
+                </span>
               </li>
             ))}
           </ul>
