@@ -72,6 +72,23 @@ try {
   await press(page, "s", "Enter");
   await settle(page);
   await shoot(page, "desk");
+  await passes.getByRole("button", { name: /^Sentences/ }).click();
+  await settle(page);
+  await press(page, "ArrowDown");
+  await settle(page);
+  await shoot(page, "hard-sentence");
+  await page.keyboard.press("h");
+  await page.getByTestId("readings").waitFor();
+  await settle(page);
+  await shoot(page, "readings");
+  await page.keyboard.press("Escape");
+  const address = page.url();
+  await page.goto(address.replace("/desk?", "/report?"));
+  await page.getByRole("heading", { name: "What was not checked" }).waitFor();
+  await shoot(page, "report");
+  await page.goto(address);
+  await untilSettled(page);
+  await settle(page);
   await passes.getByRole("button", { name: /^Wording/ }).click();
   await settle(page);
   await press(page, "ArrowDown");
@@ -118,9 +135,6 @@ try {
   await page.getByRole("table").waitFor();
   await settle(page);
   await shoot(page, "ledger");
-  await page.goto(`http://127.0.0.1:${port}/house?part=backup`);
-  await settle(page);
-  await shoot(page, "backup");
   await page.goto(`http://127.0.0.1:${port}/house`);
   for (const word of ["stilling-well", "siltation", "shoalest", "berthing-master", "campaign"]) {
     await page.getByLabel("Word to add").fill(word);

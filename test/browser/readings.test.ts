@@ -4,6 +4,7 @@ import { after, describe, test } from "node:test";
 import type { Page } from "playwright-core";
 import {
   axeFindings,
+  BASE,
   closeBrowser,
   openBrowser,
   openDesk,
@@ -237,12 +238,20 @@ describe("the report", () => {
 
   test("of a document that is not on the shelf says so", async () => {
     const { page, close } = await openBrowser();
-    await page.goto(
-      new URL("/report?doc=nothing", process.env["TEST_URL"] ?? "http://127.0.0.1:4377").href,
-    );
+    await page.goto(new URL("/report?doc=nothing", BASE).href);
     await page.getByText("This document is not on the shelf any more.").waitFor();
     await close();
   });
+});
+
+test("the guide tells how things are counted, every measure and every reader", async () => {
+  const { page, errors, close } = await openBrowser();
+  await page.goto(new URL("/guide/readings", BASE).href);
+  await page.getByRole("heading", { name: "Gunning fog" }).waitFor();
+  assert.equal(await page.getByRole("heading", { level: 3 }).count(), 11);
+  assert.deepEqual(await axeFindings(page), []);
+  assert.deepEqual(errors, []);
+  await close();
 });
 
 describe("the shelf", () => {

@@ -1,7 +1,9 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
+import { PASSES } from "../../src/core/checks/card.ts";
 import { CHECKS } from "../../src/core/checks/index.ts";
 import { Examiner } from "../../src/core/engine/examiner.ts";
+import { keptFigures } from "../../src/core/language/phrases/sentence-figures.ts";
 import { LONGEST_WHOLE } from "../../src/core/language/text/windows.ts";
 import { loadLanguage } from "../support/language.ts";
 
@@ -9,7 +11,7 @@ const language = loadLanguage();
 
 function examined(text: string) {
   const examiner = new Examiner(language);
-  examiner.add(["spelling", "grammar", "wording"]);
+  examiner.add(PASSES);
   return examiner.examine("paragraph", text, []);
 }
 
@@ -41,10 +43,17 @@ describe("what is kept of a block", () => {
     const sentence = "The keeper reads the gauge at noon, and nobody else does. ";
     const many = sentence.repeat(Math.ceil((2 * LONGEST_WHOLE) / sentence.length));
     const text = `${many}They recieved it.`;
-    const { facts, counts } = examined(text);
+    const { facts, counts, figures } = examined(text);
     const [last] = (facts.get(order("spelling/unknown-word")) ?? []).slice(-1);
     assert.equal(text.slice(last?.from, last?.to), "recieved");
     assert.equal(counts.paragraphs, 1);
+    const sentences = keptFigures(figures);
+    assert.equal(
+      sentences.reduce((sum, { words }) => sum + words, 0),
+      counts.words,
+    );
+    const end = sentences.at(-1);
+    assert.equal(text.slice(end?.from, end?.to), "They recieved it.");
     for (const own of facts.values()) {
       for (const { from, to } of own) assert.ok(from >= 0 && to <= text.length && from <= to);
     }

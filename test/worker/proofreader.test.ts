@@ -2,6 +2,7 @@ import assert from "node:assert/strict";
 import { describe, test } from "node:test";
 import type { CheckSettings } from "../../src/core/engine/mark.ts";
 import { baseLanguage } from "../../src/core/language/analysis.ts";
+import { USUAL_SCOPE } from "../../src/core/readings/scope.ts";
 import { Proofreader, type Update } from "../../src/worker/proofreader.ts";
 import { languageSource } from "../support/desk.ts";
 import { loadLanguage } from "../support/language.ts";
@@ -29,7 +30,7 @@ describe("the conversation with a proofreader", () => {
     const first: string[][] = [];
     const whole = await proofreader.check("log", [], 0, SETTINGS, nothing, (update) => {
       first.push(marked(update));
-      assert.deepEqual(update.unread, ["grammar", "wording"]);
+      assert.deepEqual(update.unread, ["grammar", "wording", "sentences"]);
     });
     assert.deepEqual(first, [["recieved"]]);
     assert.deepEqual(marked(whole), ["recieved", "are"]);
@@ -77,7 +78,7 @@ describe("the conversation with a proofreader", () => {
     const proofreader = await reader(source);
     const without = await proofreader.check("log", [], 0, SETTINGS, nothing, nothing);
     assert.deepEqual(marked(without), ["recieved"]);
-    assert.deepEqual((without as Update).unread, ["grammar", "wording"]);
+    assert.deepEqual((without as Update).unread, ["grammar", "wording", "sentences"]);
     reached = true;
     const whole = await proofreader.check("log", [], 0, SETTINGS, nothing, nothing);
     assert.deepEqual(marked(whole), ["recieved", "are"]);
@@ -174,6 +175,34 @@ describe("the conversation with a proofreader", () => {
     const refused = proofreader.write({ ...request, format: "docx", form: "tracked" });
     assert.ok("problem" in refused);
     assert.match(refused.problem.sentence, /\.$/);
+  });
+
+  test("tells how the text reads once the sentences pass has read it, and what stands behind a count", async () => {
+    const proofreader = await reader();
+    assert.equal(await proofreader.readings(USUAL_SCOPE), null);
+    assert.equal(await proofreader.places(USUAL_SCOPE, { count: "words" }), null);
+    await proofreader.check("log", [], 0, SETTINGS, nothing, nothing);
+    const readings = await proofreader.readings(USUAL_SCOPE);
+    assert.equal(readings?.counts.sentences, 2);
+    assert.equal(readings?.before, null, "nothing was changed");
+    proofreader.edit([{ from: 17, to: 17, insert: "It rained. " }], 1);
+    const after = await proofreader.readings(USUAL_SCOPE);
+    assert.equal(after?.counts.sentences, 3);
+    assert.equal(after?.before?.counts.sentences, 2);
+    const places = await proofreader.places(USUAL_SCOPE, { forms: ["rained"] });
+    assert.equal(places?.length, 1);
+  });
+
+  test("does not tell how the text reads while the data for that are missing", async () => {
+    const base = baseLanguage(loadLanguage());
+    const source = languageSource({
+      base: async () => base,
+      now: async () => base,
+      full: async () => null,
+    });
+    const proofreader = await reader(source);
+    await proofreader.check("log", [], 0, SETTINGS, nothing, nothing);
+    assert.equal(await proofreader.readings(USUAL_SCOPE), null);
   });
 
   test("reads nothing out of a file that is none, and keeps what it had read", async () => {

@@ -47,7 +47,7 @@ export function partsOf(report: Report, withDecisions: boolean): ReportPart[] {
 }
 
 function aboutPart(report: Report): ReportPart {
-  const { readings } = report;
+  const { document: whole, counts } = report.readings;
   return {
     title: "The document",
     lines: [],
@@ -61,10 +61,10 @@ function aboutPart(report: Report): ReportPart {
           ["Kind of copy", KIND_LABELS[report.settings.kind]],
           ["Variety of English", VARIETY_LABELS[report.settings.variety]],
           ["Reader", nameOf(readerOf(report.settings.reader, report.settings.kind))],
-          ["Words", figure(readings.document.words)],
-          ["Of these measured", figure(readings.counts.words)],
-          ["Characters", figure(readings.document.characters)],
-          ["Characters without spaces", figure(readings.document.charactersWithoutSpaces)],
+          ["Words", figure(whole.words)],
+          ["Of these measured", figure(counts.words)],
+          ["Characters", figure(whole.characters)],
+          ["Characters without spaces", figure(whole.charactersWithoutSpaces)],
         ],
       },
     ],
