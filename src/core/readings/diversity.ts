@@ -14,47 +14,87 @@ export interface Diversity {
   mtld: number | null;
 }
 
+/** Words as numbers, equal ones alike, and how many there are. */
+interface Numbered {
+  words: Int32Array;
+  different: number;
+}
+
+function numbered(words: readonly string[]): Numbered {
+  const numbers = new Map<string, number>();
+  const sequence = new Int32Array(words.length);
+  for (let at = 0; at < words.length; at++) {
+    const word = words[at] ?? "";
+    let number = numbers.get(word);
+    if (number === undefined) {
+      number = numbers.size;
+      numbers.set(word, number);
+    }
+    sequence[at] = number;
+  }
+  return { words: sequence, different: numbers.size };
+}
+
 /** The diversity of words in their order, each given as what it counts as. */
 export function diversityOf(words: readonly string[]): Diversity {
-  return { movingAverage: movingAverage(words), mtld: mtld(words) };
+  const all = numbered(words);
+  return { movingAverage: inWindows(all, WINDOW), mtld: byFactors(all) };
 }
 
 /** Mean share of different words over all windows (Covington and McFall 2010, “Cutting the Gordian knot”). */
 export function movingAverage(words: readonly string[], window = WINDOW): number | null {
+  return inWindows(numbered(words), window);
+}
+
+function inWindows({ words, different }: Numbered, window: number): number | null {
   if (words.length < window) return null;
-  const counts = new Map<string, number>();
+  const counts = new Int32Array(different);
+  let here = 0;
   let sum = 0;
-  for (const [index, word] of words.entries()) {
-    counts.set(word, (counts.get(word) ?? 0) + 1);
-    const gone = words[index - window];
-    if (gone !== undefined) {
-      const left = (counts.get(gone) ?? 1) - 1;
-      if (left === 0) counts.delete(gone);
-      else counts.set(gone, left);
+  for (let at = 0; at < words.length; at++) {
+    const word = words[at] ?? 0;
+    if (counts[word] === 0) here++;
+    counts[word] = (counts[word] ?? 0) + 1;
+    if (at >= window) {
+      const gone = words[at - window] ?? 0;
+      counts[gone] = (counts[gone] ?? 1) - 1;
+      if (counts[gone] === 0) here--;
     }
-    if (index >= window - 1) sum += counts.size / window;
+    if (at >= window - 1) sum += here;
   }
-  return sum / (words.length - window + 1);
+  return sum / window / (words.length - window + 1);
 }
 
 /** Measure of textual lexical diversity, forwards and backwards (McCarthy and Jarvis 2010). */
 export function mtld(words: readonly string[]): number | null {
-  if (words.length < LEAST_WORDS) return null;
-  return (stretches(words) + stretches([...words].reverse())) / 2;
+  return byFactors(numbered(words));
 }
 
-function stretches(words: readonly string[]): number {
+function byFactors(all: Numbered): number | null {
+  if (all.words.length < LEAST_WORDS) return null;
+  const backwards = { ...all, words: Int32Array.from(all.words).reverse() };
+  return (stretches(all) + stretches(backwards)) / 2;
+}
+
+function stretches({ words, different }: Numbered): number {
   let factors = 0;
-  let seen = new Set<string>();
+  /** By word, the factor it was last seen in, from 1. */
+  const seenIn = new Int32Array(different);
+  let factor = 1;
+  let seen = 0;
   let length = 0;
   for (const word of words) {
-    seen.add(word);
+    if (seenIn[word] !== factor) {
+      seenIn[word] = factor;
+      seen++;
+    }
     length++;
-    if (seen.size / length > FACTOR) continue;
+    if (seen / length > FACTOR) continue;
     factors++;
-    seen = new Set();
+    factor++;
+    seen = 0;
     length = 0;
   }
-  if (length > 0) factors += (1 - seen.size / length) / (1 - FACTOR);
+  if (length > 0) factors += (1 - seen / length) / (1 - FACTOR);
   return factors === 0 ? words.length : words.length / factors;
 }

@@ -1,14 +1,8 @@
+import type { WordFigures } from "../language/words/word-figures.ts";
 import type { Range } from "../manuscript/model.ts";
 import type { ReadBlock, SentenceCount } from "./readings.ts";
 import { isCounted, type Scope } from "./scope.ts";
-import {
-  type CountedWord,
-  isOfKind,
-  WORD_KINDS,
-  type WordKind,
-  type WordSources,
-  wordsIn,
-} from "./words.ts";
+import { eachWord, isOfKind, WORD_KINDS, type WordKind, type WordSources } from "./words.ts";
 
 /** The places behind a count: every figure can be opened to what it is made of. */
 
@@ -47,12 +41,12 @@ export function wordPlaces(
   for (const { block, text, counts, sentences } of blocks) {
     if (!isCounted(block.kind, counts, scope)) continue;
     for (const sentence of sentences) {
-      for (const word of wordsIn(text, sentence, measurer)) {
-        const figure = picks(word);
-        if (figure === 0) continue;
-        const place = { from: block.from + word.from, to: block.from + word.to };
+      eachWord(text, sentence, measurer, (figures, name, from, to) => {
+        const figure = picks(figures, name);
+        if (figure === 0) return;
+        const place = { from: block.from + from, to: block.from + to };
         places.push(figure === 1 ? place : { ...place, figure });
-      }
+      });
     }
   }
   if ("count" in query && (query.count === "syllables" || query.count === "letters")) {
@@ -62,15 +56,15 @@ export function wordPlaces(
 }
 
 /** What a word counts for under a query, 0 for nothing; null where the query is not about words. */
-function pickerOf(query: PlaceQuery): ((word: CountedWord) => number) | null {
+function pickerOf(query: PlaceQuery): ((figures: WordFigures, name: boolean) => number) | null {
   if ("forms" in query) {
     const forms = new Set(query.forms);
-    return ({ figures }) => (forms.has(figures.form) ? 1 : 0);
+    return ({ form }) => (forms.has(form) ? 1 : 0);
   }
   const { count } = query;
   if (count === "words") return () => 1;
-  if (count === "syllables") return ({ figures }) => figures.syllables;
-  if (count === "letters") return ({ figures }) => figures.letters;
+  if (count === "syllables") return ({ syllables }) => syllables;
+  if (count === "letters") return ({ letters }) => letters;
   const kind = WORD_KINDS.find((one) => one === count);
-  return kind ? (word) => (isOfKind(word, kind) ? 1 : 0) : null;
+  return kind ? (figures, name) => (isOfKind(figures, name, kind) ? 1 : 0) : null;
 }

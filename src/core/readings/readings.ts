@@ -13,12 +13,12 @@ import {
 import { type Run, runsOf } from "./rhythm.ts";
 import { isCounted, PARTS, type PartName, partOf, type Scope } from "./scope.ts";
 import {
+  eachWord,
   mostUsed,
   type WordCounts,
   type WordSources,
   WordTally,
   type WordUse,
-  wordsIn,
 } from "./words.ts";
 
 /** How a text reads: what is counted in it, and what the measures make of that. */
@@ -99,18 +99,30 @@ export interface Readings {
 /** Words in the table of those most used. */
 const MOST_USED = 40;
 
-/** One section's sums while the document is gone through. */
+/** What is added up while the document is gone through, of a section or of all. */
 class Sums {
   readonly words = new WordTally();
-  readonly sentences = { ...NO_SENTENCE_COUNTS };
-  sentenceCount = 0;
+  private readonly counted = { ...NO_SENTENCE_COUNTS };
+  private sentences = 0;
   paragraphs = 0;
+
+  addSentence(sentence: SentenceFigures): void {
+    this.sentences++;
+    for (const name of SENTENCE_COUNTS) this.counted[name] += sentence[name];
+  }
+
+  addAll({ words, counted, sentences, paragraphs }: Sums): void {
+    this.words.addAll(words);
+    for (const name of SENTENCE_COUNTS) this.counted[name] += counted[name];
+    this.sentences += sentences;
+    this.paragraphs += paragraphs;
+  }
 
   counts(): ReadingCounts {
     return {
       ...this.words.counts(),
-      ...this.sentences,
-      sentences: this.sentenceCount,
+      ...this.counted,
+      sentences: this.sentences,
       paragraphs: this.paragraphs,
     };
   }
@@ -128,11 +140,11 @@ export function readingsOf(
   scope: Scope,
   sources: WordSources,
 ): Readings {
-  const whole = new Sums();
   const bySection = new Map<number, { sums: Sums; range: Range }>();
   const sentences: ReadSentence[] = [];
   const openings: string[] = [];
   const paragraphs: ReadParagraph[] = [];
+  const { measurer } = sources;
   const parts = Object.fromEntries(PARTS.map((name) => [name, 0])) as Record<PartName, number>;
   for (const [index, read] of blocks.entries()) {
     const { block, text, counts } = read;
@@ -147,13 +159,11 @@ export function readingsOf(
     section.range.to = block.to;
     let words = 0;
     for (const sentence of read.sentences) {
-      const counted = wordsIn(text, sentence, sources.measurer);
-      words += counted.length;
-      for (const sums of [whole, section.sums]) {
-        sums.words.add(counted);
-        sums.sentenceCount++;
-        for (const name of SENTENCE_COUNTS) sums.sentences[name] += sentence[name];
-      }
+      const { words: tally } = section.sums;
+      const before = tally.forms.length;
+      eachWord(text, sentence, measurer, (figures, name) => tally.add(figures, name));
+      words += tally.forms.length - before;
+      section.sums.addSentence(sentence);
       sentences.push({
         from: block.from + sentence.from,
         to: block.from + sentence.to,
@@ -162,14 +172,15 @@ export function readingsOf(
         words: sentence.words,
         cost: costOf(sentence),
       });
-      openings.push(counted[0]?.figures.form ?? "");
+      openings.push(tally.forms[before] ?? "");
     }
     if (!isParagraph(block.kind)) continue;
-    whole.paragraphs++;
     section.sums.paragraphs++;
     const { from, to } = block;
     paragraphs.push({ from, to, section: block.section, words, sentences: read.sentences.length });
   }
+  const whole = new Sums();
+  for (const { sums } of bySection.values()) whole.addAll(sums);
   const counts = whole.counts();
   const measures = measuresOf(counts);
   const roots = new Map<string, string>();

@@ -1,4 +1,4 @@
-import { wordRuns } from "../language/text/runs.ts";
+import { eachRun } from "../language/text/runs.ts";
 import type { IrregularForms } from "../language/words/lemmas.ts";
 import type { Lexicon } from "../language/words/lexicon.ts";
 import type { WordFigures, WordMeasurer } from "../language/words/word-figures.ts";
@@ -19,21 +19,21 @@ export type WordCounts = Omit<MeasureCounts, "sentences"> & {
   distinctWords: number;
 };
 
-/** A word as it stands in its sentence. */
-export interface CountedWord extends Range {
-  figures: WordFigures;
-  /** A name: with a capital inside a sentence, or in no dictionary with a small letter. */
-  name: boolean;
-}
-
 const LONG = 6;
 const POLYSYLLABLE = 3;
 
-/** The words of a stretch of text that is one sentence. */
-export function wordsIn(text: string, { from, to }: Range, measurer: WordMeasurer): CountedWord[] {
-  return wordRuns(text, from, to).map((run, index) => {
-    const figures = measurer.of(text.slice(run.from, run.to));
-    return { ...run, figures, name: figures.capital && (index > 0 || figures.name) };
+/** Tells of every word of a stretch of text that is one sentence, in order, with what it counts as. */
+export function eachWord(
+  text: string,
+  { from, to }: Range,
+  measurer: WordMeasurer,
+  tell: (figures: WordFigures, name: boolean, from: number, to: number) => void,
+): void {
+  let first = true;
+  eachRun(text, from, to, (start, end) => {
+    const figures = measurer.of(text.slice(start, end));
+    tell(figures, figures.capital && (!first || figures.name), start, end);
+    first = false;
   });
 }
 
@@ -47,8 +47,8 @@ export const WORD_KINDS = [
 ] as const;
 export type WordKind = (typeof WORD_KINDS)[number];
 
-/** Whether a word counts as one of a kind. Names and numbers are familiar to everybody. */
-export function isOfKind({ figures, name }: CountedWord, kind: WordKind): boolean {
+/** Whether a word, or a name, counts as one of a kind. Names and numbers are familiar to everybody. */
+export function isOfKind(figures: WordFigures, name: boolean, kind: WordKind): boolean {
   switch (kind) {
     case "polysyllables":
       return figures.syllables >= POLYSYLLABLE;
@@ -78,20 +78,25 @@ export class WordTally {
     difficultWords: 0,
   };
 
-  add(words: readonly CountedWord[]): void {
+  add(figures: WordFigures, name: boolean): void {
     const { sums } = this;
-    for (const word of words) {
-      const { figures } = word;
-      this.forms.push(figures.form);
-      sums.letters += figures.letters;
-      sums.characters += figures.characters;
-      sums.syllables += figures.syllables;
-      if (figures.syllables >= POLYSYLLABLE) sums.polysyllables++;
-      if (figures.letters > LONG) sums.longWords++;
-      if (isOfKind(word, "complexWords")) sums.complexWords++;
-      if (isOfKind(word, "difficultWords")) sums.difficultWords++;
-      if (isOfKind(word, "unfamiliarWords")) this.unfamiliar.add(figures.form);
-    }
+    this.forms.push(figures.form);
+    sums.letters += figures.letters;
+    sums.characters += figures.characters;
+    sums.syllables += figures.syllables;
+    if (figures.syllables >= POLYSYLLABLE) sums.polysyllables++;
+    if (figures.letters > LONG) sums.longWords++;
+    if (name) return;
+    if (figures.complex) sums.complexWords++;
+    if (figures.beyondDaleChall) sums.difficultWords++;
+    if (figures.beyondSpache) this.unfamiliar.add(figures.form);
+  }
+
+  /** Counts all that another has counted as well. */
+  addAll({ forms, unfamiliar, sums }: WordTally): void {
+    for (const form of forms) this.forms.push(form);
+    for (const form of unfamiliar) this.unfamiliar.add(form);
+    for (const name of Object.keys(sums) as (keyof typeof sums)[]) this.sums[name] += sums[name];
   }
 
   counts(): WordCounts {

@@ -225,21 +225,26 @@ function negationsIn(
   let figure = 0;
   let first = to;
   let last = from;
-  let prefixes = 0;
   for (let unit = from; unit < to; unit++) {
-    const form = words[unit]?.form ?? "";
-    const negates = isNegation(tags[unit] ?? 0, form);
-    const prefixed = !negates && CONTENT[tags[unit] ?? 0] && NEGATIVE_PREFIX.test(form);
-    if (!negates && !prefixed) continue;
-    if (negates) figure++;
-    else prefixes++;
+    if (!isNegation(tags[unit] ?? 0, words[unit]?.form ?? "")) continue;
+    figure++;
     first = Math.min(first, unit);
     last = unit + 1;
   }
-  return figure === 0
-    ? { negations: NOTHING, prefixed: 0 }
-    : { negations: { figure, from: first, to: last }, prefixed: prefixes };
+  if (figure === 0) return NOT_NEGATED;
+  let prefixed = 0;
+  for (let unit = from; unit < to; unit++) {
+    const form = words[unit]?.form ?? "";
+    if (!form.startsWith("un") || !CONTENT[tags[unit] ?? 0]) continue;
+    if (!NEGATIVE_PREFIX.test(form) || isNegation(tags[unit] ?? 0, form)) continue;
+    prefixed++;
+    first = Math.min(first, unit);
+    last = Math.max(last, unit + 1);
+  }
+  return { negations: { figure, from: first, to: last }, prefixed };
 }
+
+const NOT_NEGATED = { negations: NOTHING, prefixed: 0 };
 
 /** Rare words, names and numbers left out; the stretch is the rarest. */
 function rareWords({ words, tags }: Syntax, from: number, to: number): Stretch {

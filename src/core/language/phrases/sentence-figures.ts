@@ -1,9 +1,9 @@
 import type { Range } from "../../manuscript/model.ts";
 import type { AnalysedBlock, Language } from "../analysis.ts";
 import { TAG, TAG_SETS } from "../tags/tag-sets.ts";
-import { wordRuns } from "../text/runs.ts";
+import { countWords } from "../text/runs.ts";
 import type { WordMeasurer } from "../words/word-figures.ts";
-import { type Cause, causesOf, type SentenceFigures } from "./causes.ts";
+import { type Cause, causesOf, costOf, type SentenceFigures } from "./causes.ts";
 import { type Difficulty, difficultyOf, isNegation, type Stretch } from "./difficulty.ts";
 import { QUOTED, type Syntax } from "./syntax.ts";
 
@@ -41,9 +41,13 @@ export function keepFigures(sentences: readonly SentenceFigures[]): KeptFigures 
 export function keptFigures(kept: KeptFigures, by = 0): SentenceFigures[] {
   const sentences: SentenceFigures[] = [];
   for (let at = 0; at < kept.length; at += FIELDS.length) {
-    const row = Object.fromEntries(FIELDS.map((field, index) => [field, kept[at + index] ?? 0]));
-    const sentence = row as unknown as SentenceFigures;
-    sentences.push({ ...sentence, from: sentence.from + by, to: sentence.to + by });
+    const sentence = { ...NO_COUNTS };
+    for (let field = 0; field < FIELDS.length; field++) {
+      sentence[FIELDS[field] ?? "from"] = kept[at + field] ?? 0;
+    }
+    sentence.from += by;
+    sentence.to += by;
+    sentences.push(sentence);
   }
   return sentences;
 }
@@ -71,14 +75,14 @@ export function sentenceFigures(
 /** The sentences of a block that has no phrases, or whose phrases say nothing: their words alone. */
 export function plainFigures({ text, sentences }: AnalysedBlock): SentenceDifficulty[] {
   return sentences.flatMap(({ from, to }) => {
-    const words = wordRuns(text, from, to).length;
+    const words = countWords(text, from, to);
     return words > 0 ? [{ ...NO_FIGURES, from, to, words }] : [];
   });
 }
 
-const NOWHERE = { from: 0, to: 0 };
-const NO_FIGURES: SentenceDifficulty = {
-  ...NOWHERE,
+const NO_COUNTS: SentenceFigures = {
+  from: 0,
+  to: 0,
   words: 0,
   clauses: 1,
   passives: 0,
@@ -92,14 +96,16 @@ const NO_FIGURES: SentenceDifficulty = {
   distance: 0,
   nouns: 0,
   rare: 0,
-  stretches: {
-    depth: NOWHERE,
-    distance: NOWHERE,
-    nouns: NOWHERE,
-    negations: NOWHERE,
-    rare: NOWHERE,
-  },
 };
+const NOWHERE: Range = { from: 0, to: 0 };
+const NO_STRETCHES: SentenceDifficulty["stretches"] = {
+  depth: NOWHERE,
+  distance: NOWHERE,
+  nouns: NOWHERE,
+  negations: NOWHERE,
+  rare: NOWHERE,
+};
+const NO_FIGURES: SentenceDifficulty = { ...NO_COUNTS, stretches: NO_STRETCHES };
 
 /** What is shown of a sentence's difficulty: where the dearest cause lies, or the whole sentence. */
 export function shownStretch(sentence: SentenceDifficulty): Range {
@@ -120,7 +126,7 @@ function findFigures(
   for (const { from, to } of block.sentences) {
     const first = unit;
     while (unit < syntax.units.length && (syntax.units[unit]?.from ?? 0) < to) unit++;
-    const words = wordRuns(block.text, from, to).length;
+    const words = countWords(block.text, from, to);
     if (words > 0) found.push(figuresOf(syntax, first, unit, { from, to }, words, measurer));
   }
   return found;
@@ -135,21 +141,34 @@ function figuresOf(
   measurer: WordMeasurer,
 ): SentenceDifficulty {
   const difficulty = difficultyOf(syntax, first, last);
-  const { clauses, depth, distance, nouns, negations, rare } = difficulty;
-  return {
-    ...range,
+  const { clauses, depth, distance, nouns, negations, prefixed, rare } = difficulty;
+  const figures = {
+    ...NO_COUNTS,
+    from: range.from,
+    to: range.to,
     words,
-    ...countedIn(syntax, first, last, measurer),
     clauses,
     negations: negations.figure,
-    prefixed: difficulty.prefixed,
+    prefixed,
     depth: depth.figure,
     distance: distance.figure,
     nouns: nouns.figure,
     rare: rare.figure,
-    questions: /\?["'”’)\]]*$/.test(syntax.text.slice(range.from, range.to)) ? 1 : 0,
-    stretches: stretchesOf(syntax, difficulty),
+    questions: asks(syntax.text, range.to) ? 1 : 0,
   };
+  countUnits(syntax, first, last, measurer, figures);
+  // Where an easy sentence has what is not hard in it is never asked.
+  const stretches = costOf(figures) > 0 ? stretchesOf(syntax, difficulty) : NO_STRETCHES;
+  return { ...figures, stretches };
+}
+
+const CLOSING = "\"'”’)]";
+
+/** Whether what ends at a place is a question. */
+function asks(text: string, to: number): boolean {
+  let at = to - 1;
+  while (at > 0 && CLOSING.includes(text[at] ?? "")) at--;
+  return text[at] === "?";
 }
 
 /** What one unit of a sentence counts as. */
@@ -202,15 +221,19 @@ export function placesOfCount(
   return places;
 }
 
-function countedIn(syntax: Syntax, first: number, last: number, measurer: WordMeasurer) {
-  const counts = { passives: 0, nominalisations: 0, prepositions: 0, quoted: 0 };
+function countUnits(
+  syntax: Syntax,
+  first: number,
+  last: number,
+  measurer: WordMeasurer,
+  figures: SentenceFigures,
+): void {
   for (let unit = first; unit < last; unit++) {
-    if (COUNTS_AS.quoted(syntax, unit, measurer)) counts.quoted++;
-    if (COUNTS_AS.prepositions(syntax, unit, measurer)) counts.prepositions++;
-    if (COUNTS_AS.passives(syntax, unit, measurer)) counts.passives++;
-    if (COUNTS_AS.nominalisations(syntax, unit, measurer)) counts.nominalisations++;
+    if (COUNTS_AS.quoted(syntax, unit, measurer)) figures.quoted++;
+    if (COUNTS_AS.prepositions(syntax, unit, measurer)) figures.prepositions++;
+    else if (COUNTS_AS.passives(syntax, unit, measurer)) figures.passives++;
+    else if (COUNTS_AS.nominalisations(syntax, unit, measurer)) figures.nominalisations++;
   }
-  return counts;
 }
 
 function stretchesOf({ units }: Syntax, difficulty: Difficulty): SentenceDifficulty["stretches"] {

@@ -8,6 +8,24 @@ const LETTER_OR_DIGIT = /[\p{L}\p{N}]/u;
  */
 export function wordRuns(text: string, from = 0, to = text.length): Range[] {
   const runs: Range[] = [];
+  eachRun(text, from, to, (start, end) => runs.push({ from: start, to: end }));
+  return runs;
+}
+
+/** How many words a text has, or a range of it. */
+export function countWords(text: string, from = 0, to = text.length): number {
+  let count = 0;
+  eachRun(text, from, to, () => count++);
+  return count;
+}
+
+/** Tells of every word of a range where it stands, in order. */
+export function eachRun(
+  text: string,
+  from: number,
+  to: number,
+  tell: (from: number, to: number) => void,
+): void {
   let at = from;
   while (at < to) {
     while (at < to && isSpace(text.charCodeAt(at))) at++;
@@ -19,16 +37,8 @@ export function wordRuns(text: string, from = 0, to = text.length): Range[] {
       counts ||= isPlain(code);
       at++;
     }
-    if (counts || (at > start && LETTER_OR_DIGIT.test(text.slice(start, at)))) {
-      runs.push({ from: start, to: at });
-    }
+    if (counts || (at > start && LETTER_OR_DIGIT.test(text.slice(start, at)))) tell(start, at);
   }
-  return runs;
-}
-
-/** How many words a text has. */
-export function countWords(text: string): number {
-  return wordRuns(text).length;
 }
 
 /** White space of Unicode, as `\s` has it. */
