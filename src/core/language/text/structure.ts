@@ -136,14 +136,30 @@ function isForeignText(text: string): boolean {
   let own = 0;
   let words = 0;
   const opening = text.slice(0, TELLING).toLowerCase();
-  for (const word of opening.split(/[^\p{L}]+/u)) {
-    if (word === "") continue;
+  let at = 0;
+  while (at < opening.length) {
+    while (at < opening.length && !isSmallLetter(opening, at)) at++;
+    const from = at;
+    while (at < opening.length && isSmallLetter(opening, at)) at++;
+    if (at === from) break;
     words++;
+    const word = opening.slice(from, at);
     if (ENGLISH_WORDS.has(word)) own++;
-    else if (FOREIGN_WORDS.has(word)) others++;
-    else if (word.charCodeAt(0) > LATIN_LETTERS) others++;
+    else if (FOREIGN_WORDS.has(word) || word.charCodeAt(0) > LATIN_LETTERS) others++;
+    if (words === SURE_WORDS && others === 0 && own >= SURE_OWN) return false;
   }
   return words >= FEWEST_WORDS && others >= 2 && others > own && others * 6 >= words;
+}
+
+/** So many words without one of another language, some of them English: the rest need no look. */
+const SURE_WORDS = 14;
+const SURE_OWN = 3;
+const LETTER = /\p{L}/u;
+
+function isSmallLetter(text: string, at: number): boolean {
+  const code = text.charCodeAt(at);
+  if (code < 128) return code >= 97 && code <= 122;
+  return LETTER.test(text[at] ?? "");
 }
 
 /** Whether a range lies in code, or touches it. */
