@@ -9,6 +9,7 @@ import {
   binLabel,
   binned,
   countTable,
+  listedSections,
   measureTable,
   rhythmTable,
   sectionTable,
@@ -174,6 +175,20 @@ describe("charts and tables", () => {
     const last = bins.at(-1);
     assert.equal(last && binLabel(last), "61 and more");
     assert.deepEqual(binned([], 5, 60), [{ from: 1, to: 5, count: 0 }]);
+  });
+
+  test("list every section, or of very many those beyond reach first", () => {
+    const reach = (isLong: boolean) => ({
+      section: 0,
+      mean: 0,
+      grade: null,
+      isLong,
+      isHard: false,
+      soonest: [],
+    });
+    const many = Array.from({ length: 10 }, (_, index) => reach(index >= 8));
+    assert.deepEqual(listedSections(many, 10).length, 10);
+    assert.deepEqual(listedSections(many, 4), [0, 1, 8, 9]);
   });
 
   test("say the same: a row for each thing, a cell for each column", () => {

@@ -26,12 +26,14 @@ const LEAST_SENTENCES = 3;
 
 /** The sections of some readings beside a reader's bounds. */
 export function reachOf({ sections, sentences }: Readings, bounds: Bounds): Reach[] {
+  const bySection = new Map<number, ReadSentence[]>();
+  for (const sentence of sentences) {
+    const own = bySection.get(sentence.section);
+    if (own) own.push(sentence);
+    else bySection.set(sentence.section, [sentence]);
+  }
   return sections.map((section) =>
-    sectionReach(
-      section,
-      sentences.filter((one) => one.section === section.section),
-      bounds,
-    ),
+    sectionReach(section, bySection.get(section.section) ?? [], bounds),
   );
 }
 

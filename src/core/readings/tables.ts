@@ -80,6 +80,23 @@ export function sentenceBars(
   return bars;
 }
 
+/** Sections that a table on screen lists, and a chart draws. */
+export const MOST_SECTIONS = 60;
+
+/**
+ * Which sections are listed, by their place among all: every one, or of very many those beyond the
+ * reader's reach first, in the order of the text.
+ */
+export function listedSections(reach: readonly Reach[], most = MOST_SECTIONS): number[] {
+  const all = [...reach.keys()];
+  if (all.length <= most) return all;
+  const isBeyond = (index: number) =>
+    reach[index]?.isLong === true || reach[index]?.isHard === true;
+  const beyond = all.filter(isBeyond);
+  const within = all.filter((index) => !isBeyond(index));
+  return [...beyond, ...within].slice(0, most).sort((one, other) => one - other);
+}
+
 /** How many lengths fall between two, both included. */
 export interface Bin {
   from: number;

@@ -15,6 +15,7 @@ import {
   binLabel,
   binned,
   binTable,
+  listedSections,
   PARAGRAPH_STEP,
   SENTENCE_STEP,
   type Table,
@@ -105,8 +106,9 @@ export function Grades({
   asTables,
 }: PartProps & { reach: readonly Reach[] }) {
   const { reader } = reports;
-  const data = readings.sections.map(({ title }, index) => ({
-    label: shortTitle(title),
+  const listed = listedSections(reach);
+  const data = listed.map((index) => ({
+    label: shortTitle(readings.sections[index]?.title ?? ""),
     grade: reach[index]?.grade ?? null,
   }));
   const table: Table = {
@@ -122,7 +124,11 @@ export function Grades({
     <Figure
       table={table}
       told={`Grades by section: ${beyond} above the reader’s ${reader.grade}.`}
-      aside={`this reader’s grade: up to ${reader.grade}`}
+      aside={
+        listed.length < readings.sections.length
+          ? `${listed.length} of ${readings.sections.length} sections, those beyond grade ${reader.grade} first`
+          : `this reader’s grade: up to ${reader.grade}`
+      }
       asTable={asTables}
     >
       <ResponsiveContainer width="100%" height={HEIGHT}>

@@ -1,5 +1,5 @@
 import type { Reach } from "../../../../core/readings/reach.ts";
-import { sectionTable, valueIn } from "../../../../core/readings/tables.ts";
+import { listedSections, sectionTable, valueIn } from "../../../../core/readings/tables.ts";
 import { count, figure } from "../../../parts/words.ts";
 import type { PartProps } from "./part.ts";
 import { SaveTable } from "./SaveTable.tsx";
@@ -8,6 +8,7 @@ import { SaveTable } from "./SaveTable.tsx";
 export function Sections({ readings, deciding, reach }: PartProps & { reach: readonly Reach[] }) {
   const { sections, sentences } = readings;
   const table = sectionTable(readings, reach);
+  const listed = listedSections(reach);
   return (
     <table className="w-full text-[13.5px]">
       <caption className="sr-only">Sections beside the reader</caption>
@@ -24,9 +25,11 @@ export function Sections({ readings, deciding, reach }: PartProps & { reach: rea
         </tr>
       </thead>
       <tbody>
-        {sections.map(({ section, title, counts, measures, from }, index) => {
+        {listed.map((index) => {
           const own = reach[index];
-          if (!own) return null;
+          const one = sections[index];
+          if (!own || !one) return null;
+          const { section, title, counts, measures, from } = one;
           const beyond = own.isLong || own.isHard;
           const ease = valueIn(measures, "flesch");
           return (
@@ -53,6 +56,16 @@ export function Sections({ readings, deciding, reach }: PartProps & { reach: rea
           );
         })}
       </tbody>
+      {listed.length < sections.length ? (
+        <tfoot>
+          <tr>
+            <td colSpan={6} className="py-1.5 text-left text-xs text-soft">
+              {figure(sections.length - listed.length)} more sections within reach, or after these,
+              are in the .csv file.
+            </td>
+          </tr>
+        </tfoot>
+      ) : null}
     </table>
   );
 }

@@ -1,5 +1,6 @@
 import { useMemo } from "react";
 import { Bar, BarChart, ReferenceArea, ResponsiveContainer, Tooltip, XAxis, YAxis } from "recharts";
+import { costBound } from "../../../../core/readings/readers.ts";
 import { type SentenceBar, sentenceBars, sentenceTable } from "../../../../core/readings/tables.ts";
 import { count } from "../../../parts/words.ts";
 import { Figure } from "./Figure.tsx";
@@ -16,9 +17,9 @@ export function SentenceBars({ readings, reports, deciding, asTables }: PartProp
   const { sentences, counts, sections } = readings;
   const bars = useMemo(() => sentenceBars(sentences, reader), [sentences, reader]);
   const table = useMemo(() => sentenceTable(readings, text), [readings, text]);
-  const hard = bars.filter(({ isHard }) => isHard).length;
+  const hard = sentences.filter(({ cost }) => cost >= costBound(reader)).length;
   const mean = (counts.words / counts.sentences).toFixed(1);
-  const starts = sectionStarts(bars);
+  const starts = sectionStarts(bars).filter(({ share }) => share >= LEAST_SHARE);
   const titles = new Map(sections.map(({ section, title }) => [section, title]));
   const go = (bar: SentenceBar) => {
     const sentence = sentences[bar.sentence];
@@ -147,7 +148,7 @@ function SectionTick({
   share: number;
 }) {
   const room = Math.floor((share * WIDTH) / CHARACTER) - 1;
-  if (share < LEAST_SHARE || title === "") return <g />;
+  if (title === "") return <g />;
   const label = title.length > room ? `${title.slice(0, Math.max(1, room - 1))}…` : title;
   return (
     <text x={x + 3} y={y + 8} fontSize={11} fill="var(--soft)" textAnchor="start">
