@@ -1,12 +1,14 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
 import { checkText } from "../../src/command/checking.ts";
+import { analyse } from "../../src/core/language/analysis.ts";
 import { inCode, type Shape, structureOf } from "../../src/core/language/text/structure.ts";
 import { linesManuscript } from "../../src/core/manuscript/lines.ts";
 import type { BlockKind } from "../../src/core/manuscript/model.ts";
 import { loadLanguage } from "../support/language.ts";
 
-const shapeOf = (text: string, kind: BlockKind = "paragraph") => structureOf(kind, text, []).shape;
+const shapeOf = (text: string, kind: BlockKind = "paragraph") =>
+  structureOf(kind, text, [], []).shape;
 
 describe("what a block is", () => {
   const cases: readonly [Shape, string][] = [
@@ -49,7 +51,7 @@ describe("what a block is", () => {
 
 describe("code in running text", () => {
   const found = (text: string) =>
-    structureOf("paragraph", text, []).code.map(({ from, to }) => text.slice(from, to));
+    structureOf("paragraph", text, [], []).code.map(({ from, to }) => text.slice(from, to));
   const cases: readonly [string, string[]][] = [
     ["Pass --port or -p to change it.", ["--port", "-p"]],
     ["Set read_timeout and readTimeout to ten.", ["read_timeout", "readTimeout"]],
@@ -76,7 +78,7 @@ describe("code in running text", () => {
 
   test("is asked about by place", () => {
     const text = "Pass --port to it.";
-    const structure = structureOf("paragraph", text, []);
+    const structure = structureOf("paragraph", text, [], []);
     assert.ok(inCode(structure, 7, 11));
     assert.ok(!inCode(structure, 0, 4));
   });
@@ -101,7 +103,7 @@ describe("code in running text", () => {
       const time = (length: number) => {
         const text = piece.repeat(length / piece.length);
         const start = process.hrtime.bigint();
-        structureOf("paragraph", text, []);
+        structureOf("paragraph", text, [], []);
         return Number(process.hrtime.bigint() - start) / 1e6;
       };
       time(2_000);
@@ -129,4 +131,32 @@ test("nothing is marked in code, headers, quoted lines and other languages", () 
     marks.map((mark) => mark.text),
     ["recieved"],
   );
+});
+
+describe("a short line", () => {
+  const shape = (text: string) => analyse("heading", text, [], loadLanguage()).structure.shape;
+
+  for (const line of [
+    "Configuración inicial",
+    "Introdução ao sistema",
+    "Uso del programa",
+    "Kapitel fünf: Wartung",
+    "Règles générales",
+    "Übersicht der Pegelstände",
+    "Información sobre las mareas",
+  ]) {
+    test(`is in another language: ${line}`, () => assert.equal(shape(line), "foreign"));
+  }
+
+  for (const line of [
+    "Recieving teh documants",
+    "Door brekage repar",
+    "Met at the harbur",
+    "Señor Muñoz of Gannet Head",
+    "The Brundlemore gague",
+    "Naïve café owners",
+    "Quillfrost",
+  ]) {
+    test(`is English, whatever is wrong in it: ${line}`, () => assert.equal(shape(line), "text"));
+  }
 });

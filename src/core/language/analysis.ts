@@ -132,7 +132,8 @@ export function analyse(
   const tokens = tokenise(text);
   const sentences = splitSentences(text);
   const unusual = unusualParts(text, tokens, lexicon);
-  const structure = structureOf(kind, text, spans);
+  const unknown = unknownWords(unusual, lexicon);
+  const structure = structureOf(kind, text, spans, unknown);
   const words = { kind, text, tokens, sentences, unusual, spans, part, structure };
   if (kind === "code") {
     return asRead({ ...words, units: [], tags: NO_TAGS, written: NO_UNITS }, language);
@@ -169,6 +170,15 @@ function isMonotonous(words: ArrayLike<unknown>): boolean {
   if (words.length < LEAST_TELLING) return false;
   const different = new Set(Array.from(words));
   return different.size < LEAST_DIFFERENT * words.length;
+}
+
+/** Words that no dictionary has, not even without their accents. */
+function unknownWords(unusual: readonly AnalysedPart[], lexicon: Lexicon): string[] {
+  return unusual.flatMap(({ bits, text }) => {
+    if (bits !== 0) return [];
+    const plain = text.normalize("NFD").replace(/\p{M}/gu, "");
+    return plain !== text && lexicon.varietiesInText(plain) !== 0 ? [] : [text];
+  });
 }
 
 function unusualParts(text: string, tokens: readonly Token[], lexicon: Lexicon): AnalysedPart[] {

@@ -87,8 +87,16 @@ const LATIN_LETTERS = 0x24f;
 /** Words a block must have before its language is asked about. */
 const FEWEST_WORDS = 4;
 
-/** Tells what a block is. Offsets are in its text. */
-export function structureOf(kind: BlockKind, text: string, spans: readonly Span[]): Structure {
+/**
+ * Tells what a block is, by its text and those of its words that no dictionary has. Offsets are in its
+ * text.
+ */
+export function structureOf(
+  kind: BlockKind,
+  text: string,
+  spans: readonly Span[],
+  unknown: readonly string[],
+): Structure {
   if (kind === "code") return { shape: "code", code: [] };
   if (HEADER.test(text)) return { shape: "header", code: [] };
   if (kind !== "cell" && isInColumns(text)) return { shape: "columns", code: [] };
@@ -97,7 +105,7 @@ export function structureOf(kind: BlockKind, text: string, spans: readonly Span[
     if (PROMPT.test(text)) return { shape: "code", code: [] };
   }
   if (isListing(text)) return { shape: "code", code: [] };
-  if (isForeignText(text)) return { shape: "foreign", code: [] };
+  if (isForeignText(text) || isForeignLine(text, unknown)) return { shape: "foreign", code: [] };
   const code = stretches(text, spans);
   return code.length === 0 ? TEXT : { shape: "text", code };
 }
@@ -149,6 +157,32 @@ function isForeignText(text: string): boolean {
     if (words === SURE_WORDS && others === 0 && own >= SURE_OWN) return false;
   }
   return words >= FEWEST_WORDS && others >= 2 && others > own && others * 6 >= words;
+}
+
+/** A heading or a label is a line of so few words, which hold few that tell its language. */
+const LONGEST_LINE = 8;
+const LEAST_UNKNOWN = 2;
+const STRANGE_SHARE = 0.6;
+
+/**
+ * Whether a short line is in another language: no English function word, most of its words in no
+ * dictionary or another language's, and one at least that only another language can have.
+ */
+function isForeignLine(text: string, unknown: readonly string[]): boolean {
+  if (unknown.length < LEAST_UNKNOWN) return false;
+  const words = text.toLowerCase().match(/[\p{L}\p{M}]+/gu) ?? [];
+  if (words.length > LONGEST_LINE) return false;
+  const strange = new Set(unknown.map((word) => word.toLowerCase()));
+  let others = 0;
+  let telling = 0;
+  for (const word of words) {
+    if (ENGLISH_WORDS.has(word)) return false;
+    // "Met" and "door" are words of ours as well: what tells is in no English dictionary.
+    if (!strange.has(word)) continue;
+    others++;
+    if (FOREIGN_WORDS.has(word) || /[^a-z]/.test(word)) telling++;
+  }
+  return telling > 0 && others >= STRANGE_SHARE * words.length;
 }
 
 /** So many words without one of another language, some of them English: the rest need no look. */
