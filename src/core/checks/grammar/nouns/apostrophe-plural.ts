@@ -57,10 +57,10 @@ function mayOwn(syntax: Syntax, noun: number): boolean {
   if (from < noun && ONE_OWNER.test(first)) return words[from + 1]?.form !== "few";
   const determined = from < noun && (tags[from] === TAG.DT || tags[from] === TAG.PRP$);
   if (!determined || MANY.has(first)) return false;
-  if (TAG_SETS.STOP[after]) return /^(?:of|to|at|from|as|than|with|in)$/.test(before);
-  let clause = from;
-  while (clause > (syntax.sentenceFrom[noun] ?? 0) && tags[clause - 1] !== TAG[","]) clause--;
-  if (IS_FOLLOWED[after] && !hasVerb(syntax, noun, clause)) return true;
+  if (TAG_SETS.STOP[after]) return BEFORE_OWNER.test(before);
+  if (PERSONS.test(words[noun]?.form ?? "") && /^(?:at|to|from|of)$/.test(before)) return true;
+  if (after === TAG.CC && ownsWithAnother(syntax, next)) return true;
+  if (IS_FOLLOWED[after] && !hasVerbInClause(syntax, noun)) return true;
   const verb = verbGroups[verbAt[next + 1] ?? -1];
   return TAG_SETS.NOMINAL[after] === 1 && verb?.finite === next + 1;
 }
@@ -72,6 +72,27 @@ function hasVerb(syntax: Syntax, noun: number, start = syntax.sentenceFrom[noun]
   return verbGroups.some((one) => one.finite >= start && one.to <= end && one.finite !== noun + 1);
 }
 
+/** Whether the part of a sentence between two commas has a finite verb beside the 's of a noun. */
+function hasVerbInClause({ tags, verbGroups, sentenceFrom, sentenceTo }: Syntax, noun: number) {
+  let from = noun;
+  while (from > (sentenceFrom[noun] ?? 0) && tags[from - 1] !== TAG[","]) from--;
+  let to = noun;
+  while (to < (sentenceTo[noun] ?? tags.length) && tags[to] !== TAG[","]) to++;
+  return verbGroups.some((one) => one.finite >= from && one.finite < to && one.finite !== noun + 1);
+}
+
+/** "the keeper's and the clerk's reports": another owner after a conjunction. */
+function ownsWithAnother({ words, nounGroups, nounAt }: Syntax, conjunction: number): boolean {
+  const other = nounGroups[nounAt[conjunction + 1] ?? -1];
+  if (!other) return false;
+  for (let unit = other.from; unit <= other.to; unit++) {
+    if (/^'s?$/.test(words[unit]?.form ?? "")) return true;
+  }
+  return false;
+}
+
+/** "Nobody's fault but the pump's", "older than the keeper's": what is owned was named before. */
+const BEFORE_OWNER = /^(?:of|to|at|from|as|than|with|in|but|not|nor|or)$/;
 const ONE_OWNER = /^(?:an?|each|every|this|that|another|one|either|neither)$/;
 const IS_FOLLOWED = tagSet("VBN", "VBG", "JJ", "RB", "NOT");
 
@@ -108,7 +129,7 @@ function isPlural(syntax: Syntax, noun: number): boolean {
   return (
     TAG_SETS.STOP[after] === 1 &&
     form !== ":" &&
-    !(words[(group?.from ?? noun) - 1]?.form === "of" && tags[group?.from ?? noun] === TAG.PRP$)
+    !BEFORE_OWNER.test(words[(group?.from ?? noun) - 1]?.form ?? "")
   );
 }
 

@@ -31,6 +31,8 @@ export const pronounCase = markCheck({
     "VBD|VBG|VB|VBZ [he|they|we] .|</s> => $2:OBJ",
     "to|for|with|from|beside|between my|his|her|our|the NOUN and [i.] => me.",
     "beside|between|with|for|to you|him|her|them and [i.] => me.",
+    "gave|told|sent|showed|asked|invited|met|helped my|his|her|our NOUN and [i.] => me.",
+    "<s> [him|them] and the NOUN VBD|VBZ|MD => $2:SUBJ",
     "<s> [her] and i VERB|MD => she",
     "<s> [me] and him|her|them|you VERB|MD => I",
   ],

@@ -34,7 +34,8 @@ export const extraWord = markCheck({
     const one = words[marked]?.form ?? "";
     const two = words[last]?.form ?? "";
     const before = words[marked - 1]?.form ?? "";
-    if (text.slice(units[marked]?.to ?? 0, units[last]?.from ?? 0) !== " ") return false;
+    const between = text.slice(units[marked]?.to ?? 0, units[last]?.from ?? 0);
+    if (last > marked && between !== " ") return false;
     if (/^(?:is|was)$/.test(one) && /^(?:is|was)$/.test(two)) {
       return (
         TAG_SETS.PRONOUN[tags[marked - 1] ?? 0] === 1 &&

@@ -1,0 +1,281 @@
+import assert from "node:assert/strict";
+import { describe, test } from "node:test";
+import { applyEdits } from "../../src/core/manuscript/edits.ts";
+import { marksOf } from "../support/marks.ts";
+import { speaksFor } from "../support/speaking.ts";
+
+/**
+ * Checks in whole sentences: what each makes of a mistake, and what looks like one and is none. The
+ * rules are those of handbooks of English usage (common practice); the sentences are our own.
+ */
+interface Cases {
+  rule: string;
+  /** Sentences, and what the first correction makes of them. */
+  mends: readonly (readonly [wrong: string, right: string])[];
+  leaves: readonly string[];
+}
+
+const CASES: readonly Cases[] = [
+  {
+    rule: "grammar/question-mark",
+    mends: [
+      ["Where is the spare key.", "Where is the spare key?"],
+      ["How many visitors came on Sunday.", "How many visitors came on Sunday?"],
+      ["Did the keeper sign the log.", "Did the keeper sign the log?"],
+      ["Why was the gauge moved to the pier.", "Why was the gauge moved to the pier?"],
+      ["Have you read the report on the well.", "Have you read the report on the well?"],
+      ["The clerk asked where the key was?", "The clerk asked where the key was."],
+      ["They wanted to know why it was late?", "They wanted to know why it was late."],
+    ],
+    leaves: [
+      "What the keeper wrote was lost in the fire.",
+      "When the tide fell the boats lay dry.",
+      "How the gauge was lost is not known.",
+      "Where the wall ends the path begins.",
+      "What is needed is a longer chain.",
+      "Who wrote it is another matter.",
+      "Whose boat it was nobody could say.",
+      "Had the pump failed, the well would have filled.",
+      "You asked where the key was?",
+      "Do close the gate behind you.",
+      "Which of the two it was remains unclear.",
+      "How strange the harbour looked that night.",
+    ],
+  },
+  {
+    rule: "grammar/unpaired",
+    mends: [["The well (dug in 1904] was dry.", "The well (dug in 1904) was dry."]],
+    leaves: [
+      "The values lie in [0, 1) and never reach it.",
+      "There are two kinds: a) open and b) closed.",
+      "He smiled :) and went home.",
+      "“It rained all week and the log got wet.",
+      'It is 5" wide and 7" long at the mouth.',
+      "The staff (see the note (in the log)) was moved.",
+      "“The tide,” he said, “is late.”",
+    ],
+  },
+  {
+    rule: "grammar/apostrophe-plural",
+    mends: [
+      ["The gauge's were read at noon.", "The gauges were read at noon."],
+      ["All the boat's were dry at noon.", "All the boats were dry at noon."],
+      ["Two year's ago the pier was shut.", "Two years ago the pier was shut."],
+    ],
+    leaves: [
+      "The gauge's float was worn.",
+      "The log's lost, and nobody knows where.",
+      "She is a friend of my sister's.",
+      "They met at the clerk's on Monday.",
+      "What's done is done.",
+      "The keeper's and the clerk's reports agree.",
+      "The harbour master's here.",
+      "It was nobody's fault but the pump's.",
+    ],
+  },
+  {
+    rule: "grammar/missing-apostrophe",
+    mends: [
+      ["We read yesterdays report.", "We read yesterday’s report."],
+      ["The womens entrance is on the left.", "The women’s entrance is on the left."],
+      ["He gave two weeks notice.", "He gave two weeks’ notice."],
+      ["She took a days leave.", "She took a day’s leave."],
+      ["It needs several months work.", "It needs several months’ work."],
+    ],
+    leaves: [
+      "The savings bank is shut.",
+      "Two weeks later the gauge failed.",
+      "The sports field lies behind the school.",
+      "The goods train was late.",
+      "Months passed before the answer came.",
+      "The readings for the year are in the log.",
+    ],
+  },
+  {
+    rule: "grammar/pronoun-case",
+    mends: [
+      ["Between you and I, the gauge is wrong.", "Between you and me, the gauge is wrong."],
+      ["Him and his brother rowed out.", "He and his brother rowed out."],
+      ["The letter was for him and I.", "The letter was for him and me."],
+      ["She told my brother and I.", "She told my brother and me."],
+      ["Them and the keeper went home.", "They and the keeper went home."],
+    ],
+    leaves: [
+      "It was not for him that they came.",
+      "This is the best of what he wrote.",
+      "They let him and his brother go.",
+      "You and I were late, and they were not.",
+      "He made them and let them go.",
+      "“So it is,” said he.",
+    ],
+  },
+  {
+    rule: "grammar/extra-word",
+    mends: [
+      ["He is was late for the tide.", "He was late for the tide."],
+      ["They will can read it at noon.", "They will read it at noon."],
+      ["You should to read the log.", "You should read the log."],
+      ["She read a the report on the well.", "She read the report on the well."],
+      ["The keys of in the office are lost.", "The keys of the office are lost."],
+    ],
+    leaves: [
+      "What it is is a mystery.",
+      "The boat they came in on the Monday was old.",
+      "We went on to the pier.",
+      "The man they waited for to the end never came.",
+      "It is what it was.",
+      "They looked at in the end all of them.",
+      "He came in for the winter.",
+    ],
+  },
+  {
+    rule: "grammar/demonstrative",
+    mends: [
+      ["This readings were lost.", "These readings were lost."],
+      ["These reading was lost.", "This reading was lost."],
+      ["We began with that readings.", "We began with those readings."],
+      ["These kind of gauge is rare.", "This kind of gauge is rare."],
+    ],
+    leaves: [
+      "This series of readings is complete.",
+      "This rounds toward zero.",
+      "These default to none.",
+      "Those wishing to come must write first.",
+      "This means that the well was dry.",
+      "He said that boats were late.",
+      "These sheep belong to the station.",
+      "This physics is beyond me.",
+    ],
+  },
+  {
+    rule: "grammar/missing-word",
+    mends: [
+      ["It is one the oldest gauges on the coast.", "It is one of the oldest gauges on the coast."],
+      ["A lot people came to the opening.", "A lot of people came to the opening."],
+      ["They are going be late.", "They are going to be late."],
+      ["He wants go home.", "He wants to go home."],
+      ["According the log, it rained.", "According to the log, it rained."],
+      ["The lamp stood in front the door.", "The lamp stood in front of the door."],
+      ["It will ready by noon.", "It will be ready by noon."],
+      ["She went back in spite the rain.", "She went back in spite of the rain."],
+    ],
+    leaves: [
+      "Nothing need be done about it.",
+      "They need not be told.",
+      "A lot depends on the weather.",
+      "He was going home when it rained.",
+      "The rent is due the first of May.",
+      "She tried hard and got it.",
+      "Because the road was shut, they walked.",
+    ],
+  },
+  {
+    rule: "grammar/paragraph-start",
+    mends: [
+      [
+        "the keeper reads the gauge, and the clerk writes it down every day.",
+        "The keeper reads the gauge, and the clerk writes it down every day.",
+      ],
+      [
+        "Was it shut at noon? the keeper did not know anything of it.",
+        "Was it shut at noon? The keeper did not know anything of it.",
+      ],
+    ],
+    leaves: [
+      "“Is it late?” he asked.",
+      "“Run!” cried the keeper.",
+      "e.g. a gauge with a drum.",
+      "What a night! and what a morning.",
+    ],
+  },
+  {
+    rule: "grammar/fragment",
+    mends: [
+      [
+        "The line was dead. Because the wire was broken.",
+        "The line was dead because the wire was broken.",
+      ],
+      [
+        "The gauge was read. Although the lamp was out.",
+        "The gauge was read, although the lamp was out.",
+      ],
+    ],
+    leaves: [
+      "Because the wire was broken, the line was dead.",
+      "Why was it dead? Because the wire was broken.",
+      "Because of the rain nobody came to the opening.",
+      "Unless it rains we go at noon.",
+      "Which is the older gauge?",
+      "Until the pump was mended they carried water.",
+    ],
+  },
+  {
+    rule: "grammar/compound-hyphen",
+    mends: [
+      ["It is a well known fact.", "It is a well-known fact."],
+      ["They made a five year plan.", "They made a five-year plan."],
+      ["She has a full time job.", "She has a full-time job."],
+      ["We need an up to date chart.", "We need an up-to-date chart."],
+      ["It is a newly-built boat.", "It is a newly built boat."],
+    ],
+    leaves: [
+      "The fact is well known.",
+      "The plan covers five years.",
+      "He works full time.",
+      "The first year students came by boat.",
+      "A family-owned yard built it.",
+      "The chart is up to date.",
+    ],
+  },
+  {
+    rule: "wording/double-meaning",
+    mends: [
+      ["The bulletin is bimonthly.", "The bulletin is every two months."],
+      ["We meet next Tuesday.", "We meet this Tuesday."],
+    ],
+    leaves: [
+      "We meet every two weeks.",
+      "On 13/4/2031 the pier was shut.",
+      "On 4/4/2031 it opened.",
+    ],
+  },
+];
+
+for (const { rule, mends, leaves } of CASES) {
+  describe(`${rule} in a sentence`, () => {
+    for (const [wrong, right] of mends) {
+      test(`mends: ${wrong}`, () => {
+        const mark = marksOf(wrong).find((one) => speaksFor(one, rule));
+        assert.ok(mark, "is marked");
+        assert.equal(applyEdits(wrong, mark.choices[0]?.edits ?? []), right);
+      });
+    }
+    for (const sentence of leaves) {
+      test(`leaves alone: ${sentence}`, () => {
+        const own = marksOf(sentence).filter((one) => speaksFor(one, rule));
+        assert.deepEqual(
+          own.map(({ text }) => text),
+          [],
+        );
+      });
+    }
+  });
+}
+
+test("a date whose day and month are in doubt is asked about, once it can be read in two ways", () => {
+  const asked = (text: string) =>
+    marksOf(text).filter((one) => speaksFor(one, "wording/double-meaning")).length;
+  assert.equal(asked("The pier was shut on 3/4/2031."), 1);
+  assert.equal(asked("The pier was shut on 13/4/2031."), 0);
+});
+
+test("what has no partner is marked where it stands", () => {
+  for (const [text, marked] of [
+    ["The well (dug in 1904 was dry.", "("],
+    ["The well dug in 1904) was dry.", ")"],
+    ["It was shut in 1904” by the trust.", "”"],
+  ] as const) {
+    const [own] = marksOf(text).filter((one) => speaksFor(one, "grammar/unpaired"));
+    assert.equal(own?.text, marked, text);
+  }
+});
