@@ -266,7 +266,7 @@ describe("the guide", () => {
     const { page, errors, close } = await openBrowser();
     await page.goto(`${BASE}/guide`);
     const links = await page.getByRole("main").getByRole("link").count();
-    assert.equal(links, CHECKS.length + 1, "the checks, and the licences");
+    assert.equal(links, CHECKS.length + 2, "the checks, how a text reads, and the licences");
     assert.deepEqual(await axeFindings(page), []);
     await page.getByRole("link", { name: "Comma between subject and verb" }).click();
     await page.getByRole("heading", { name: "Wrong and right" }).waitFor();

@@ -228,6 +228,135 @@ const CASES: readonly Cases[] = [
     ],
   },
   {
+    rule: "grammar/verb-form",
+    mends: [
+      ["He has went home already.", "He has gone home already."],
+      ["She did not knew the way.", "She did not know the way."],
+      ["It was wrote by the keeper.", "It was written by the keeper."],
+      ["They have been waited for hours.", "They have been waiting for hours."],
+      ["She can reads the dial.", "She can read the dial."],
+    ],
+    leaves: [
+      "He has read the log, and she had read it before.",
+      "They used to feed the gulls.",
+      "The key to opening the valve is patience.",
+      "She helped carry the chain.",
+      "What he did was open the gate.",
+      "They had had enough of the rain.",
+      "It is used to keeping time.",
+    ],
+  },
+  {
+    rule: "grammar/gerund-after-preposition",
+    mends: [
+      ["They insisted on to read it.", "They insisted on reading it."],
+      ["She is good at to draw charts.", "She is good at drawing charts."],
+      ["We look forward to see you.", "We look forward to seeing you."],
+      ["He left without say a word.", "He left without saying a word."],
+    ],
+    leaves: [
+      "They went on to read the rest.",
+      "He came in to ask the way.",
+      "What he was looking at to begin with was the chart.",
+    ],
+  },
+  {
+    rule: "grammar/adverb-form",
+    mends: [
+      ["The pump works perfect now.", "The pump works perfectly now."],
+      ["He rowed very slow to the pier.", "He rowed very slowly to the pier."],
+    ],
+    leaves: [
+      "The water looks clear.",
+      "The door stood open.",
+      "They painted the wall green.",
+      "The milk turned sour.",
+      "He came home late and tired.",
+    ],
+  },
+  {
+    rule: "grammar/a-or-an",
+    mends: [
+      ["It took a hour.", "It took an hour."],
+      ["She bought an unit of coal.", "She bought a unit of coal."],
+      ["He is a MP for the coast.", "He is an MP for the coast."],
+      ["They drew a 8-inch pipe.", "They drew an 8-inch pipe."],
+      ["It is an one-way street.", "It is a one-way street."],
+    ],
+    leaves: [
+      "It is a one-off, a U-turn and a European rule.",
+      "An heir, an honest man and an hour were all it took.",
+      "A NATO ship and an RAF crew came.",
+      "A history of the pier was written.",
+    ],
+  },
+  {
+    rule: "grammar/fewer-less",
+    mends: [
+      ["There were less boats this year.", "There were fewer boats this year."],
+      ["We have less readings than before.", "We have fewer readings than before."],
+    ],
+    leaves: [
+      "It took less than ten minutes.",
+      "Less water came in.",
+      "They paid less than forty pounds.",
+      "It is less than two miles to the pier.",
+    ],
+  },
+  {
+    rule: "grammar/many-much",
+    mends: [
+      ["There was not many water in the well.", "There was not much water in the well."],
+      ["How much boats came in?", "How many boats came in?"],
+    ],
+    leaves: ["How much is it?", "Many a keeper has said so.", "Much of it was lost."],
+  },
+  {
+    rule: "grammar/double-negative",
+    mends: [
+      ["Nobody did not see it.", "Nobody saw it."],
+      ["They could not find nothing.", "They could not find anything."],
+    ],
+    leaves: ["It is not that nobody came.", "Not one of them had no key.", "Nothing was not read."],
+  },
+  {
+    rule: "grammar/comma-splice",
+    mends: [],
+    leaves: [
+      "He came, he saw, he left.",
+      "The gauge, which was old, stood in the well.",
+      "If it rains, we stay.",
+      "The longer it stood, the worse it got.",
+      "It was late, said the clerk.",
+    ],
+  },
+  {
+    rule: "grammar/them-those",
+    mends: [["Give me them keys.", "Give me those keys."]],
+    leaves: ["He gave them keys to both doors.", "They left them there.", "She told them stories."],
+  },
+  {
+    rule: "grammar/its-or-its",
+    mends: [
+      ["Its too late to row out.", "It’s too late to row out."],
+      ["Its been raining since noon.", "It’s been raining since noon."],
+      ["Its clear that the well was dry.", "It’s clear that the well was dry."],
+      ["Its very cold today.", "It’s very cold today."],
+      ["Its time to go.", "It’s time to go."],
+      ["They say its going to rain.", "They say it’s going to rain."],
+    ],
+    leaves: [
+      "Its clear purpose is to keep the time.",
+      "Its very existence was denied.",
+      "Its only lamp went out.",
+      "Its time had come.",
+      "Its likely cause is the wind.",
+      "The trust knew its going rate.",
+      "The well and its pipe were cleared.",
+      "It’s the keeper’s own log.",
+    ],
+  },
+  {
     rule: "wording/double-meaning",
     mends: [
       ["The bulletin is bimonthly.", "The bulletin is every two months."],

@@ -230,6 +230,9 @@ const CLIPPED = new Map([
   ["done", "do"],
   ["doing", "do"],
   ["do", "do"],
+  // By rule they would be of "fee" and "see".
+  ["feed", "feed"],
+  ["seed", "seed"],
 ]);
 
 /** FNV-1a over UTF-16 units. */

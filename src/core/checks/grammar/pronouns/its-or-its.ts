@@ -12,8 +12,15 @@ export const itsOrIts = markCheck({
     "has|have|had|lost|lose|loses|kept|on|in|of|by|with|from|for|to|at|under|into|has|changed [it 's] ADJ? own|NOUN !that|who|which|when => its",
     "[it 's] own => its",
     "at [it 's] JJS => its",
-    "<s> [its] not|been|a|an|the|too|very|never|always|only|just|going|time|raining|like|almost|clear|possible|true|important => it’s",
-    ",|and|but|that|think|thinks|say|says|said|hope|know|knows|because|if|when|though [its] not|been|a|an|the|too|very|never|going|always|raining => it’s",
+    "<s> [its] not|been|a|an|the|too|raining|snowing => it’s",
+    "<s> [its] never|always|only|just|almost|like a|an|the|been|too|because|that|when|if|time => it’s",
+    "<s> [its] clear|possible|true|important|likely that|to|if|when|for|.|, => it’s",
+    "<s> [its] very ADJ|RB .|,|to|that|in|on|at|here|today|now|and|but => it’s",
+    "<s> [its] going to => it’s",
+    "<s> [its] time to|for|we|you|they|i|he|she|that => it’s",
+    ",|and|but|that|think|thinks|say|says|said|hope|know|knows|because|if|when|though [its] not|been|a|an|the|too|raining => it’s",
+    ",|and|but|that|think|thinks|say|says|said|hope|know|knows|because|if|when|though [its] never|always a|an|the|been|too => it’s",
+    ",|and|but|that|think|thinks|say|says|said|hope|know|knows|because|if|when|though [its] going to => it’s",
   ],
   accepts: ({ bounds, pattern }, { words, tags }) => {
     const marked = bounds[2 * pattern.marked.from] ?? 0;

@@ -10,12 +10,15 @@ export const themThose = markCheck({
   patterns: [
     "<s> [them] ADJ? NNS VERB => those",
     "<s> [them] are => those",
+    "give|gave|show|showed|pass|passed|bring|brought|tell|told me|us|him|her [them] NNS => those",
     "IN|VB|VBD|put/VB [them] NNS => those",
   ],
   accepts: ({ bounds, pattern }, { words, tags, units }) => {
     const marked = bounds[2 * pattern.marked.from] ?? 0;
     if (marked === 0) return true;
     const before = words[marked - 1]?.form ?? "";
+    // "Give me them keys": what is given stands after whom it is given to.
+    if (/^(?:me|us|him|her)$/.test(before)) return true;
     // Verbs that take two objects: "gave them books".
     if (TWO_OBJECTS.has(before)) {
       return before === "read" && units.length - marked > 2 && tags[marked - 1] === TAG.VBD;

@@ -8,6 +8,10 @@ export const gerundAfterPreposition = markCheck({
   reason: "After “{before}” the verb takes “-ing”: “{1}”.",
   patterns: [
     "look~ forward to [VB] => $4:VBG",
+    "insist~|insisted|rely~|count~|concentrate~|focus~ on [to VB] => $4:VBG",
+    "interested|succeed~|succeeded in [to VB] => $4:VBG",
+    "good|bad at [to VB] => $4:VBG",
+    "afraid|tired|capable|fond|proud|aware of [to VB] => $4:VBG",
     "instead of [VB] => $3:VBG",
     "object~/VERB|opposed|addition|prior to [pay|read|write|work|leave|go|make|take|do|use|open|close|give|send|move|build|check|measure|clean] => $3:VBG",
     "i|he|she|we|they|you am|is|are|was|were|'m|'s|'re|get|got used to [work|live|read|write|walk|sail|drive|get|go|eat|see|hear|do] => $5:VBG",

@@ -24,6 +24,8 @@ export const verbForm = markCheck({
     const add = (from: number, form: string, unsure = false, told = false) => {
       const own = syntax.words[from]?.form ?? "";
       if (form === own || found.some((one) => one.from === from)) return;
+      // "What he did was open the gate."
+      if (IS_BE.test(own) && IS_DONE.test(syntax.words[from - 1]?.form ?? "")) return;
       // "Has showed" may stand; "will showed" may not.
       if (TWO_PARTICIPLES.has(own) && form !== table.verb(own)) return;
       const reason = `After “${governor(syntax, from)}”: “{1}”.`;

@@ -41,9 +41,10 @@ export const adverbForm = markCheck({
     "do~|did it [real] RB|JJ => really",
     ...ADVERBS.map((pair) => {
       const [adjective, adverb] = pair.split(" ");
-      return `run~|runs|move~|speak~|work~|play~|walk~|drive~|read~|write~|sing~|breathe~|answer~|listen~|behave~ very|so|too|quite|real|really? [${adjective}] .|,|through|in|on|at|and|when|</s> => ${adverb}`;
+      return `run~|runs|move~|speak~|work~|play~|walk~|drive~|read~|write~|sing~|breathe~|answer~|listen~|behave~|row~|rowed|go~|went|talk~|swim~|sail~ very|so|too|quite|real|really? [${adjective}] .|,|through|to|towards|along|past|in|on|at|and|when|</s> => ${adverb}`;
     }),
     "do~|did it real|really|very [careful] => carefully",
+    "work~|works|fit~|fits|function~|run~ [perfect] .|,|now|again|together|with|for|and|</s> => perfectly",
     "speak~|speaks|spoke|write~|read~ english|french|spanish|german|russian|italian|chinese|arabic very|so|quite|really? [good] => well",
     "rise~|rose|fall~|fell|drive~|drove|react~|respond~|behave~|act~|change~|increase~|decrease~|move~|flow~|breathe~ [quick|slow|careful|correct|normal|different|regular|proper|perfect|immediate|sudden] in|on|at|during|along|after|when|with|through|to|from|by => $2ly",
     ...LOOKS.map(
