@@ -62,6 +62,7 @@ function reportOn(manuscript: Manuscript, language: Language, now: Date): Report
     fileName: origin.name,
     at: now.toISOString(),
     settings,
+    house: "",
     decisions: [],
     marks,
     open: marks,

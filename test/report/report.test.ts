@@ -3,6 +3,7 @@ import { describe, test } from "node:test";
 import mammoth from "mammoth";
 import { CARDS } from "../../src/core/checks/cards.ts";
 import { readDocument } from "../../src/core/formats/document.ts";
+import { EMPTY_STYLE } from "../../src/core/house/style.ts";
 import type { Decision } from "../../src/core/ledger/decision.ts";
 import { NO_COUNTS } from "../../src/core/readings/counts.ts";
 import { reportCsv } from "../../src/core/report/csv.ts";
@@ -16,6 +17,7 @@ import {
   reportOf,
   sumOutcomes,
 } from "../../src/core/report/report.ts";
+import { houseLine } from "../../src/core/report/words.ts";
 import { reading } from "../support/reading.ts";
 
 const TEXT = "The log was recieved wet. It was usefull, and <b>read & filed</b>.";
@@ -52,6 +54,7 @@ function sources(changes: Partial<ReportSources> = {}): ReportSources {
     fileName: "log.docx",
     at: "2031-04-02T12:00:00.000Z",
     settings: { variety: "en-GB", kind: "letter", appetites: {}, words: [] },
+    house: houseLine({ ...EMPTY_STYLE, words: [{ word: "ebb", list: "personal", addedAt: "" }] }),
     decisions: [],
     marks: [],
     open: [],
@@ -131,6 +134,17 @@ describe("a report", () => {
         assert.equal(one.found, one.corrected + one.stet + one.queried + one.listed + one.open);
       }
     }
+  });
+
+  test("names the house style it was read under by what that holds", () => {
+    assert.equal(reportOf(sources()).house, "1 listed word");
+    assert.equal(houseLine(EMPTY_STYLE), "");
+    const [about] = partsOf(reportOf(sources({ house: "" })), false);
+    assert.ok(
+      about?.tables[0]?.rows.some(
+        ([name, value]) => name === "House style" && value === "nothing kept",
+      ),
+    );
   });
 
   test("lists the questions with their words around them", () => {

@@ -227,29 +227,55 @@ export function countName(name: keyof ReadingCounts): string {
   return label[0]?.toLowerCase() + label.slice(1);
 }
 
-/** Every count, before and now, and what it is of 100 words. */
+/** What counts come to beside each other. */
+export const RATIOS: readonly { label: string; of: (counts: ReadingCounts) => number }[] = [
+  { label: "Words a sentence", of: ({ words, sentences }) => words / Math.max(1, sentences) },
+  { label: "Words a paragraph", of: ({ words, paragraphs }) => words / Math.max(1, paragraphs) },
+  { label: "Syllables a word", of: ({ syllables, words }) => syllables / Math.max(1, words) },
+  {
+    label: "Prepositions a sentence",
+    of: ({ prepositions, sentences }) => prepositions / Math.max(1, sentences),
+  },
+  {
+    label: "Dialogue, in 100 words",
+    of: ({ quoted, words }) => (100 * quoted) / Math.max(1, words),
+  },
+];
+
+/** Every count, before and now, and what it is of 100 words; what counts come to beside each other. */
 export function countTable(
   { counts, diversity }: { counts: ReadingCounts; diversity: Diversity },
   before: ReadingCounts | null,
 ): Table {
+  const was = (value: (counts: ReadingCounts) => string | number) =>
+    before ? [value(before)] : [];
   const share = (value: number) => rounded((100 * value) / Math.max(1, counts.words));
-  const rows = COUNT_NAMES.map((name) => [
-    COUNT_LABELS[name],
-    ...(before ? [before[name]] : []),
-    counts[name],
-    share(counts[name]),
-  ]);
-  const more = [
-    [
-      `Different words in ${WINDOW}, on average`,
-      diversity.movingAverage === null ? "too short" : rounded(diversity.movingAverage * 100),
-    ],
-    ["Diversity of words (MTLD)", diversity.mtld === null ? "too short" : rounded(diversity.mtld)],
-  ].map(([label = "", value = ""]) => [label, ...(before ? [""] : []), value, ""]);
+  const orShort = (value: number | null) => (value === null ? "too short" : value.toFixed(1));
+  const { movingAverage, mtld } = diversity;
   return {
     title: "Counts",
     columns: ["Count", ...(before ? ["Before"] : []), "Now", "In 100 words"],
-    rows: [...rows, ...more],
+    rows: [
+      ...COUNT_NAMES.map((name) => [
+        COUNT_LABELS[name],
+        ...was((one) => one[name]),
+        counts[name],
+        share(counts[name]),
+      ]),
+      ...RATIOS.map(({ label, of }) => [
+        label,
+        ...was((one) => of(one).toFixed(1)),
+        of(counts).toFixed(1),
+        "",
+      ]),
+      [
+        `Different words in ${WINDOW}, on average`,
+        ...was(() => ""),
+        orShort(movingAverage === null ? null : movingAverage * 100),
+        "",
+      ],
+      ["Diversity of words (MTLD)", ...was(() => ""), orShort(mtld), ""],
+    ],
   };
 }
 

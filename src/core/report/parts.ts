@@ -61,6 +61,7 @@ function aboutPart(report: Report): ReportPart {
           ["Kind of copy", KIND_LABELS[report.settings.kind]],
           ["Variety of English", VARIETY_LABELS[report.settings.variety]],
           ["Reader", nameOf(readerOf(report.settings.reader, report.settings.kind))],
+          ["House style", report.house || "nothing kept"],
           ["Words", figure(whole.words)],
           ["Of these measured", figure(counts.words)],
           ["Characters", figure(whole.characters)],

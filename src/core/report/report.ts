@@ -50,6 +50,7 @@ export interface Report {
   /** When the report was made, ISO 8601. */
   at: string;
   settings: Pick<CheckSettings, "variety" | "kind" | "reader">;
+  house: string;
   outcomes: Outcome[];
   readings: TextReadings;
   queries: ReportQuery[];
@@ -79,6 +80,8 @@ export interface ReportSources {
   at: string;
   settings: CheckSettings;
   decisions: readonly Decision[];
+  /** The house style it was read under, in a line; "" for none. */
+  house: string;
   /** Every mark of the text as it stands, and those that are open. */
   marks: readonly CountedMark[];
   open: readonly CountedMark[];
@@ -104,6 +107,7 @@ export function reportOf(sources: ReportSources): Report {
     fileName,
     at,
     settings: { variety, kind, reader },
+    house: sources.house,
     outcomes: outcomesOf(sources, standing),
     readings,
     queries: sources.queries.map(({ from, to, note }) => ({

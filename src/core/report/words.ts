@@ -1,6 +1,7 @@
 import type { Appetite, Pass, Weight } from "../checks/card.ts";
 import { cardById } from "../checks/cards.ts";
 import { LEAVE_KINDS } from "../checks/leave.ts";
+import type { HouseStyle } from "../house/style.ts";
 import { SUBJECTS } from "../house/subjects.ts";
 import type { Act, Setting } from "../ledger/decision.ts";
 import type { Kind, Variety } from "../manuscript/model.ts";
@@ -59,6 +60,17 @@ const day = new Intl.DateTimeFormat("en-GB", {
 /** "4 Apr 2031, 10:42", of an ISO 8601 time. */
 export function dateLabel(iso: string): string {
   return day.format(new Date(iso));
+}
+
+/** A house style in a line: what it holds. */
+export function houseLine({ words, replacements, soundRules, appetites }: HouseStyle): string {
+  const parts: [number, string][] = [
+    [words.length, words.length === 1 ? "listed word" : "listed words"],
+    [replacements.length, replacements.length === 1 ? "replacement" : "replacements"],
+    [soundRules.length, soundRules.length === 1 ? "sound rule" : "sound rules"],
+    [Object.keys(appetites).length, "checks set"],
+  ];
+  return parts.flatMap(([count, what]) => (count > 0 ? [`${count} ${what}`] : [])).join(", ");
 }
 
 /** What a decision did. */

@@ -2,6 +2,7 @@ import { proxy } from "comlink";
 import { sectionTitles } from "../../core/manuscript/sections.ts";
 import { USUAL_SCOPE } from "../../core/readings/scope.ts";
 import { type Report, reportOf } from "../../core/report/report.ts";
+import { houseLine } from "../../core/report/words.ts";
 import { checkSettings } from "../../store/check-settings.ts";
 import { readStyle } from "../../store/house.ts";
 import { readDecisions } from "../../store/ledger.ts";
@@ -49,6 +50,7 @@ export async function makeReport(
     fileName: record.fileName,
     at: now.toISOString(),
     settings,
+    house: houseLine(style),
     decisions,
     marks: marks.map(({ mark }) => mark),
     open: copy.openMarks(marks).map(({ mark }) => mark),

@@ -1,6 +1,6 @@
 import type { PlaceQuery } from "../../../../core/readings/places.ts";
 import type { ReadingCounts } from "../../../../core/readings/readings.ts";
-import { COUNT_LABELS, COUNT_NAMES, countTable } from "../../../../core/readings/tables.ts";
+import { COUNT_LABELS, COUNT_NAMES, countTable, RATIOS } from "../../../../core/readings/tables.ts";
 import { figure } from "../../../parts/words.ts";
 import type { Behind } from "./BehindCount.tsx";
 import type { PartProps } from "./part.ts";
@@ -45,6 +45,18 @@ export function Counts({ readings, onOpen }: PartProps & { onOpen: (behind: Behi
               </span>
               <span className="text-right">{figure(counts[name])}</span>
             </button>
+          </li>
+        ))}
+        {RATIOS.map(({ label, of }) => (
+          <li
+            key={label}
+            className="grid grid-cols-[minmax(0,1fr)_64px_64px] gap-2 border-b border-hair py-1"
+          >
+            <span>{label}</span>
+            <span className="text-right text-soft">
+              {before ? of(before.counts).toFixed(1) : ""}
+            </span>
+            <span className="text-right">{of(counts).toFixed(1)}</span>
           </li>
         ))}
         <Plain
