@@ -92,6 +92,7 @@ function ownsWithAnother({ words, nounGroups, nounAt }: Syntax, conjunction: num
 }
 
 /** "Nobody's fault but the pump's", "older than the keeper's": what is owned was named before. */
+const COMPARES = /^(?:but|than|as|not|nor)$/;
 const BEFORE_OWNER = /^(?:of|to|at|from|as|than|with|in|but|not|nor|or)$/;
 const ONE_OWNER = /^(?:an?|each|every|this|that|another|one|either|neither)$/;
 const IS_FOLLOWED = tagSet("VBN", "VBG", "JJ", "RB", "NOT");
@@ -129,7 +130,8 @@ function isPlural(syntax: Syntax, noun: number): boolean {
   return (
     TAG_SETS.STOP[after] === 1 &&
     form !== ":" &&
-    !BEFORE_OWNER.test(words[(group?.from ?? noun) - 1]?.form ?? "")
+    !COMPARES.test(words[(group?.from ?? noun) - 1]?.form ?? "") &&
+    !(words[(group?.from ?? noun) - 1]?.form === "of" && tags[group?.from ?? noun] === TAG.PRP$)
   );
 }
 

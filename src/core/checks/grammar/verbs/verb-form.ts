@@ -25,7 +25,7 @@ export const verbForm = markCheck({
       const own = syntax.words[from]?.form ?? "";
       if (form === own || found.some((one) => one.from === from)) return;
       // "What he did was open the gate."
-      if (IS_BE.test(own) && IS_DONE.test(syntax.words[from - 1]?.form ?? "")) return;
+      if (IS_BE.test(own) && isCleft(syntax, from)) return;
       // "Has showed" may stand; "will showed" may not.
       if (TWO_PARTICIPLES.has(own) && form !== table.verb(own)) return;
       const reason = `After “${governor(syntax, from)}”: “{1}”.`;
@@ -82,6 +82,15 @@ export const verbForm = markCheck({
     return found;
   },
 });
+
+/** "What he did was open the gate": the verb of doing belongs to what is told of. */
+function isCleft({ words, sentenceFrom }: Syntax, unit: number): boolean {
+  if (!/^(?:do|does|did|done|doing)$/.test(words[unit - 1]?.form ?? "")) return false;
+  for (let at = sentenceFrom[unit] ?? 0; at < unit - 1; at++) {
+    if (/^(?:what|all|thing)$/.test(words[at]?.form ?? "")) return true;
+  }
+  return false;
+}
 
 /** "What they point to is the lamp": the "to" belongs to the verb before it. */
 const pointsTo = (form: string, table: WordTable) => POINTS.has(table.verb(form));
