@@ -357,6 +357,190 @@ const CASES: readonly Cases[] = [
     ],
   },
   {
+    rule: "grammar/agreement",
+    mends: [
+      ["The levels of the tide is high.", "The levels of the tide are high."],
+      ["The keeper and the clerk was late.", "The keeper and the clerk were late."],
+      ["He don’t read the log.", "He doesn’t read the log."],
+      ["The readings shows a fall.", "The readings show a fall."],
+      ["Neither of the gauges are right.", "Neither of the gauges is right."],
+    ],
+    leaves: [
+      "Specifying the levels takes an hour.",
+      "The number of boats is small.",
+      "A number of boats are late.",
+      "The trust, like the keepers, wants it shut.",
+      "Bread and butter is all we had.",
+      "What matters are the readings.",
+      "Ten metres is too deep.",
+    ],
+  },
+  {
+    rule: "grammar/there-agreement",
+    mends: [
+      ["There is three boats in the harbour.", "There are three boats in the harbour."],
+      ["There are a boat in the harbour.", "There is a boat in the harbour."],
+    ],
+    leaves: [
+      "There is a boat and two rafts.",
+      "There are a few left.",
+      "There is ten pounds in the box.",
+      "There are a number of ways to do it.",
+    ],
+  },
+  {
+    rule: "grammar/number-noun",
+    mends: [["Two keeper came in.", "Two keepers came in."]],
+    leaves: [
+      "A two metre pole stood there.",
+      "Ten percent of it was lost.",
+      "One boat came in.",
+      "The five year plan was dropped.",
+      "Three hundred people came.",
+      "Two sheep stood on the mole.",
+    ],
+  },
+  {
+    rule: "grammar/one-of",
+    mends: [
+      ["It is one of the oldest gauge.", "It is one of the oldest gauges."],
+      ["One of my friend wrote it.", "One of my friends wrote it."],
+    ],
+    leaves: ["One of the crew was ill.", "One of the sheep was lost.", "He is one of a kind."],
+  },
+  {
+    rule: "grammar/mass-noun",
+    mends: [
+      ["We need more informations.", "We need more information."],
+      ["They bought new equipments.", "They bought new equipment."],
+    ],
+    leaves: ["Two coffees, please.", "The waters rose.", "It is of many uses."],
+  },
+  {
+    rule: "grammar/double-comparison",
+    mends: [
+      ["It is more taller than the old one.", "It is taller than the old one."],
+      ["This is the most easiest way.", "This is the easiest way."],
+    ],
+    leaves: ["There are more older boats here.", "It is more or less dry.", "The more the better."],
+  },
+  {
+    rule: "grammar/who-which",
+    mends: [["The keeper which wrote it is dead.", "The keeper who wrote it is dead."]],
+    leaves: ["The gauge which failed was old.", "The crew which won was ours."],
+  },
+  {
+    rule: "grammar/usage",
+    mends: [
+      ["They built it theirselves.", "They built it themselves."],
+      ["He did it hisself.", "He did it himself."],
+      ["They have several gauge.", "They have several gauges."],
+    ],
+    leaves: ["He himself wrote it.", "They saw themselves in the glass."],
+  },
+  {
+    rule: "grammar/date-comma",
+    mends: [],
+    leaves: [
+      "On 4 April 2031 it rained.",
+      "In April 2031 it rained.",
+      "On Monday, 4 April, it rained.",
+    ],
+  },
+  {
+    rule: "grammar/clause-comma",
+    mends: [
+      [
+        "The clerk wrote it all down but the keeper lost it.",
+        "The clerk wrote it all down, but the keeper lost it.",
+      ],
+    ],
+    leaves: [
+      "It rained but not much.",
+      "He was tired but happy.",
+      "Nobody but the keeper came.",
+      "They had nothing but water.",
+    ],
+  },
+  {
+    rule: "grammar/since-tense",
+    mends: [["I work here since 2019.", "I have worked here since 2019."]],
+    leaves: [
+      "Since it rains, we stay.",
+      "It has been shut since May.",
+      "He left in 2019 and nobody has seen him since.",
+    ],
+  },
+  {
+    rule: "grammar/perfect-past",
+    mends: [["They have come yesterday.", "They came yesterday."]],
+    leaves: [
+      "They have come today.",
+      "They had come the day before.",
+      "They have been here since yesterday.",
+    ],
+  },
+  {
+    rule: "grammar/state-verb",
+    mends: [["I am knowing the way.", "I know the way."]],
+    leaves: ["He is having tea.", "She is seeing a doctor.", "They are being careful."],
+  },
+  {
+    rule: "grammar/of-for-have",
+    mends: [
+      ["They could of come.", "They could have come."],
+      ["You must of read it.", "You must have read it."],
+      ["She should not of gone.", "She should not have gone."],
+    ],
+    leaves: [
+      "He thought of it, as he could of anything.",
+      "The best of what he could, of course, was lost.",
+    ],
+  },
+  {
+    rule: "grammar/if-would-have",
+    mends: [["If he would have come, we had been late.", "If he had come, we had been late."]],
+    leaves: ["If he had come, we would have been late.", "If you would be so kind, shut it."],
+  },
+  {
+    rule: "grammar/reported-question",
+    mends: [["He asked where was the key.", "He asked where the key was."]],
+    leaves: [
+      "He asked what was wrong.",
+      "“Where was the key?” he asked.",
+      "She knows who is there.",
+    ],
+  },
+  {
+    rule: "grammar/contraction",
+    mends: [
+      ["It dont matter now.", "It don’t matter now."],
+      ["Thats the older one.", "That’s the older one."],
+      ["They couldnt see it.", "They couldn’t see it."],
+    ],
+    leaves: ["As is his wont, he left.", "The cant of the deck was steep.", "He fell ill in May."],
+  },
+  {
+    rule: "wording/redundant",
+    mends: [["It was a free gift.", "It was a gift."]],
+    leaves: ["It was a free boat.", "The end came soon."],
+  },
+  {
+    rule: "wording/light-verb",
+    mends: [["They made a decision to shut it.", "They decided to shut it."]],
+    leaves: ["They made a boat.", "He took the log."],
+  },
+  {
+    rule: "wording/passive",
+    mends: [],
+    leaves: ["The boat was by the pier.", "It was shut by noon.", "The wall was built by hand."],
+  },
+  {
+    rule: "wording/negative",
+    mends: [],
+    leaves: ["It is not here.", "She did not come."],
+  },
+  {
     rule: "wording/double-meaning",
     mends: [
       ["The bulletin is bimonthly.", "The bulletin is every two months."],

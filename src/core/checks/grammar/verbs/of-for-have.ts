@@ -9,7 +9,7 @@ export const modalOf = markCheck({
   inSpeechToo: true,
   reason: "After “{before}”: “have”, however it sounds.",
   patterns: [
-    "could|should|would|might|must|may not|n't? [of] VBN|VBD|RB|left|gone|been|seen|had => have :: The word after the auxiliary is “have”.",
+    "could|should|would|might|must|may not|n't? [of] VBN|VBD|VB|RB|left|gone|been|seen|had|come|become|run|read|put|let|set|cut|hit|shut => have :: The word after the auxiliary is “have”.",
     "could|should|would|might|must|may not|n't? [a] been|gone|done|seen => have :: The word after the auxiliary is “have”.",
   ],
   accepts: ({ bounds }, { words }) =>
