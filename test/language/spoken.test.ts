@@ -3,11 +3,14 @@ import { readFileSync } from "node:fs";
 import path from "node:path";
 import { describe, test } from "node:test";
 import { dictionary } from "cmu-pronouncing-dictionary";
+import numbers from "number-to-words";
 import { spokenSyllables } from "../../src/core/language/words/spoken.ts";
 import { spokenNumber } from "../../src/core/language/words/spoken-numbers.ts";
 import { Syllables } from "../../src/core/language/words/syllables.ts";
 import { loadLanguage } from "../support/language.ts";
+import { seeded } from "../support/random.ts";
 
+const { toOrdinal, toWords, toWordsOrdinal } = numbers;
 const data = path.resolve(import.meta.dirname, "../../data/syllables.txt");
 const syllables = new Syllables(readFileSync(data, "utf8"));
 const { lexicon } = loadLanguage();
@@ -36,6 +39,23 @@ describe("syllables", () => {
   test("of possessives follow from their owners", () => {
     assert.equal(syllables.count("tide’s"), syllables.count("tides"));
     assert.equal(syllables.count("gauge's"), syllables.count("gauge") + 1);
+  });
+
+  /** Written out by the package `number-to-words`, grouped by commas lest a number be read as a year. */
+  test("of numbers are those of the words they are written out in", () => {
+    const next = seeded(17);
+    const written = (value: number) => value.toLocaleString("en-GB");
+    const words = (value: number) => toWords(value).replaceAll(",", "");
+    const values = Array.from({ length: 1000 }, (_, value) => value);
+    for (let round = 0; round < 1500; round++) values.push(Math.floor(10 ** (next() * 9)));
+    for (const value of values) {
+      assert.equal(spokenNumber(written(value)), readOut(words(value)), `${value}`);
+    }
+    for (let value = 1; value < 1000; value++) {
+      const ordinal = toOrdinal(value);
+      const theirs = readOut(toWordsOrdinal(value).replaceAll(",", ""));
+      assert.equal(spokenNumber(ordinal), theirs, ordinal);
+    }
   });
 
   /** Readings: common practice of reading aloud. */
