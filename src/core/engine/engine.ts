@@ -9,13 +9,15 @@ import { keptFigures } from "../language/phrases/sentence-figures.ts";
 import { hasStraightApostrophes } from "../language/text/apostrophes.ts";
 import { DocumentVocabulary } from "../language/words/vocabulary.ts";
 import { applyEdits, moveEdits } from "../manuscript/edits.ts";
-import { blockIndexAt, copyLayout, shiftBlocks, shiftSpans } from "../manuscript/layout.ts";
+import { copyLayout, shiftBlocks, shiftSpans } from "../manuscript/layout.ts";
 import type { Block, Edit, Manuscript, Range, Span } from "../manuscript/model.ts";
 import { addCounts, type Counts, NO_COUNTS, subtractCounts } from "../readings/counts.ts";
 import { readerOf } from "../readings/readers.ts";
 import type { ReadBlock } from "../readings/readings.ts";
+import { groupedByBlock, relative } from "./by-block.ts";
 import { choicesOf } from "./choosing.ts";
-import { type Examined, NO_FIGURES } from "./examined.ts";
+import { areDoubtsWorthIt } from "./doubts.ts";
+import { type Examined, NOT_EXAMINED } from "./examined.ts";
 import { Examiner } from "./examiner.ts";
 import { Findings } from "./findings.ts";
 import type { CheckSettings, Group, Mark, MarkChoice, Report, Tables } from "./mark.ts";
@@ -27,21 +29,9 @@ import { Tallies } from "./tallies.ts";
 const SPARE_CACHE = 2000;
 /** Blocks examined before others get a turn. */
 const BATCH = 64;
-/** Errors a thousand words, and in all, from which on a text's doubtful places are worth a look. */
-const MANY_ERRORS = 8;
-const LEAST_ERRORS = 4;
-/** A text so short is looked at closely. */
-const SHORT_TEXT = 150;
 const NO_MARKS: readonly Mark[] = [];
 const NONE: readonly Findings[] = [];
 const NO_FACTS: Examined["facts"] = new Map();
-const NOT_EXAMINED: Examined = {
-  analysed: null,
-  facts: NO_FACTS,
-  read: [],
-  counts: NO_COUNTS,
-  figures: NO_FIGURES,
-};
 
 /**
  * Runs the checks over a manuscript and keeps marks, groups and tables up to date through edits. Each
@@ -95,7 +85,7 @@ export class Engine {
    */
   *examineAll(passes: readonly Pass[] = PASSES): Generator<number> {
     this.examiner.add(passes);
-    const spansByBlock = this.byBlock(this.spans);
+    const spansByBlock = groupedByBlock(this.spans, this.blocks);
     for (let index = 0; index < this.blocks.length; index++) {
       this.examined[index] = this.examine(index, spansByBlock.get(index) ?? []);
       if (index % BATCH === BATCH - 1) yield index + 1;
@@ -225,7 +215,7 @@ export class Engine {
    * have dropped some.
    */
   edit(edits: readonly Edit[]): Report {
-    const byBlock = this.byBlock(edits);
+    const byBlock = groupedByBlock(edits, this.blocks);
     for (const [index, own] of byBlock) {
       const { from } = this.blockRange(index);
       const before = this.texts[index] ?? "";
@@ -361,7 +351,7 @@ export class Engine {
       speaking,
       marks,
     );
-    if (!this.doubts && this.areDoubtsWorthIt()) {
+    if (!this.doubts && areDoubtsWorthIt(this.total.words, this.errors)) {
       this.doubts = true;
       this.makeMarks([...this.blocks.keys()], speaking ?? this.speakingIn(), marks);
     }
@@ -383,12 +373,6 @@ export class Engine {
       this.marks[index] = now;
       changed.set(index, now);
     }
-  }
-
-  private areDoubtsWorthIt(): boolean {
-    const { words } = this.total;
-    if (words < SHORT_TEXT) return true;
-    return this.errors >= LEAST_ERRORS && this.errors * 1000 >= MANY_ERRORS * words;
   }
 
   /**
@@ -459,34 +443,10 @@ export class Engine {
     return { ...(before?.counts === counts ? {} : { counts }), ...(same ? {} : { withheld }) };
   }
 
-  /** Edits or spans by the block they begin in. */
-  private byBlock<Item extends Range>(items: readonly Item[]): Map<number, Item[]> {
-    return groupedByBlock(items, this.blocks);
-  }
-
   private spansOf(index: number): Span[] {
     const { from, to } = this.blockRange(index);
     return this.spans.filter((span) => span.from >= from && span.to <= to);
   }
-}
-
-function groupedByBlock<Item extends Range>(
-  items: readonly Item[],
-  blocks: readonly Block[],
-): Map<number, Item[]> {
-  const groups = new Map<number, Item[]>();
-  for (const item of items) {
-    const index = blockIndexAt(blocks, item.from);
-    const group = groups.get(index);
-    if (group) group.push(item);
-    else groups.set(index, [item]);
-  }
-  return groups;
-}
-
-/** Spans with their offsets in the text of the block that begins at a place. */
-function relative(spans: readonly Span[], from: number): Span[] {
-  return spans.map((span) => ({ ...span, from: span.from - from, to: span.to - from }));
 }
 
 function lowerCase(words: readonly string[]): ReadonlySet<string> {

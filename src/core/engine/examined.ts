@@ -8,7 +8,7 @@ import {
 } from "../language/phrases/sentence-figures.ts";
 import { moveEdits } from "../manuscript/edits.ts";
 import type { Range, Span } from "../manuscript/model.ts";
-import { addCounts, type Counts } from "../readings/counts.ts";
+import { addCounts, type Counts, NO_COUNTS } from "../readings/counts.ts";
 
 /** What examining gives, of a block or of the windows of a long one. */
 
@@ -26,6 +26,17 @@ export interface Examined {
 }
 
 export const NO_FIGURES: KeptFigures = new Uint32Array(0);
+
+const NO_FACTS: Examined["facts"] = new Map();
+
+/** What is known of a block before it is examined. */
+export const NOT_EXAMINED: Examined = {
+  analysed: null,
+  facts: NO_FACTS,
+  read: [],
+  counts: NO_COUNTS,
+  figures: NO_FIGURES,
+};
 
 /** The spans of a window, cut to it. */
 export function clipped(spans: readonly Span[], from: number, to: number): Span[] {
