@@ -10,7 +10,7 @@ import { hasStraightApostrophes } from "../language/text/apostrophes.ts";
 import { DocumentVocabulary } from "../language/words/vocabulary.ts";
 import { applyEdits, moveEdits } from "../manuscript/edits.ts";
 import { copyLayout, shiftBlocks, shiftSpans } from "../manuscript/layout.ts";
-import type { Block, Edit, Manuscript, Range, Span } from "../manuscript/model.ts";
+import type { Block, Edit, Manuscript, Span } from "../manuscript/model.ts";
 import { addCounts, type Counts, NO_COUNTS, subtractCounts } from "../readings/counts.ts";
 import { readerOf } from "../readings/readers.ts";
 import type { ReadBlock } from "../readings/readings.ts";
@@ -118,9 +118,10 @@ export class Engine {
 
   /** The blocks with what readings are made of, as the text stands. */
   readBlocks(): ReadBlock[] {
-    return this.blocks.map((block, index) =>
-      this.readBlock(block, index, this.examined[index] ?? NOT_EXAMINED),
-    );
+    return this.blocks.map((block, index) => {
+      const { counts, figures } = this.examined[index] ?? NOT_EXAMINED;
+      return { block, text: this.texts[index] ?? "", counts, sentences: keptFigures(figures) };
+    });
   }
 
   /**
@@ -152,10 +153,6 @@ export class Engine {
     if (!block) return [];
     const own = relative(this.spansOf(index), block.from);
     return this.examiner.analysed(block.kind, this.texts[index] ?? "", own);
-  }
-
-  private readBlock(block: Block, index: number, { counts, figures }: Examined): ReadBlock {
-    return { block, text: this.texts[index] ?? "", counts, sentences: keptFigures(figures) };
   }
 
   /** Blocks in all. */
