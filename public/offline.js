@@ -2,7 +2,7 @@
 // in the browser anyway. What the server sends is taken first, and kept; what is named by its contents
 // is taken from what was kept. Nothing of a document ever passes here.
 const KEPT = "dry-run pages";
-const PAGES = ["/", "/desk", "/house", "/ledger", "/guide"];
+const PAGES = ["/", "/desk", "/house", "/ledger", "/report", "/guide"];
 
 self.addEventListener("install", (event) => {
   event.waitUntil(keepPages().then(() => self.skipWaiting()));

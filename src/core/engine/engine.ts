@@ -30,7 +30,6 @@ const SPARE_CACHE = 2000;
 /** Blocks examined before others get a turn. */
 const BATCH = 64;
 const NO_MARKS: readonly Mark[] = [];
-const NONE: readonly Findings[] = [];
 const NO_FACTS: Examined["facts"] = new Map();
 
 /**
@@ -364,7 +363,7 @@ export class Engine {
   ): void {
     for (const index of blocks) {
       const before = this.marks[index] ?? NO_MARKS;
-      const now = this.marksIn(index, speaking ? (speaking[index] ?? NONE) : this.findings);
+      const now = this.marksIn(index, speaking ? (speaking[index] ?? []) : this.findings);
       if (sameMarks(before, now)) continue;
       this.errors += errorsAmong(now) - errorsAmong(before);
       this.marks[index] = now;

@@ -1,4 +1,4 @@
-import { useEffect, useMemo } from "react";
+import { Suspense, useEffect, useMemo } from "react";
 import { readerOf } from "../../core/readings/readers.ts";
 import type { BoardDeciding } from "./boards/board.ts";
 import { PASS_PARTS, READINGS } from "./pass-parts.ts";
@@ -66,10 +66,12 @@ export function BoardPane({ session, which, onClose }: BoardPaneProps) {
   const { groups } = session;
   return (
     <main className="absolute inset-0 z-10 grid min-h-0 grid-rows-[minmax(0,1fr)] border-r border-rule">
-      <Screen
-        reports={{ text, blocks, open: openOfAll, groups, tables, from, pass, ...about }}
-        deciding={deciding}
-      />
+      <Suspense fallback={<p className="p-10 text-soft">Opening…</p>}>
+        <Screen
+          reports={{ text, blocks, open: openOfAll, groups, tables, from, pass, ...about }}
+          deciding={deciding}
+        />
+      </Suspense>
     </main>
   );
 }

@@ -1,3 +1,4 @@
+import { useEffect } from "react";
 import { PASSES } from "../../core/checks/card.ts";
 import { LEAVE_BITS, LEAVE_KINDS, leftAlone } from "../../core/checks/leave.ts";
 import { SUBJECTS } from "../../core/house/subjects.ts";
@@ -10,7 +11,7 @@ import {
 import { Key } from "../parts/Key.tsx";
 import { count, figure } from "../parts/words.ts";
 import { PassEntry } from "./PassEntry.tsx";
-import { PASS_PARTS } from "./pass-parts.ts";
+import { loadReadings, PASS_PARTS } from "./pass-parts.ts";
 import { Switch } from "./Switch.tsx";
 import type { DeskSession } from "./session.ts";
 import { useSlice } from "./use-slice.ts";
@@ -169,6 +170,11 @@ interface RailReadingsProps extends RailProps {
 
 function Readings({ session, open, onOpen }: RailReadingsProps) {
   const { tables, readings } = useSlice(session, "tables", "readings");
+  const known = readings !== null;
+  // The board is fetched once there is something to show on it, so that it opens at once.
+  useEffect(() => {
+    if (known) void loadReadings();
+  }, [known]);
   if (!tables) return null;
   const { counts } = tables;
   const rows: [string, string][] = [

@@ -1,7 +1,8 @@
+import { lazy } from "react";
 import type { Pass } from "../../core/checks/card.ts";
 import type { Board } from "./boards/board.ts";
 import { MarksBoard } from "./boards/MarksBoard.tsx";
-import { ReadingsBoard } from "./boards/readings/ReadingsBoard.tsx";
+import { Unreachable } from "./boards/Unreachable.tsx";
 
 /** What a pass brings to the desk beside its checks. */
 export interface PassParts {
@@ -13,8 +14,18 @@ export interface PassParts {
   beyond: string;
 }
 
+/** Fetches the readings board, whose charts a desk can do without until it is opened. */
+export async function loadReadings(): Promise<{ default: Board["Screen"] }> {
+  try {
+    return { default: (await import("./boards/readings/ReadingsBoard.tsx")).ReadingsBoard };
+  } catch (error) {
+    console.error(error);
+    return { default: Unreachable };
+  }
+}
+
 /** How the text reads, which is asked for from every pass. */
-export const READINGS: Board = { title: "How it reads", Screen: ReadingsBoard };
+export const READINGS: Board = { title: "How it reads", Screen: lazy(loadReadings) };
 const ALL_MARKS: Board = { title: "All marks", Screen: MarksBoard };
 
 /** All that is particular to a pass on the desk. */

@@ -1,4 +1,4 @@
-import type { ComponentType } from "react";
+import type { ComponentType, LazyExoticComponent } from "react";
 import type { Pass } from "../../../core/checks/card.ts";
 import type { Group, Tables } from "../../../core/engine/mark.ts";
 import type { TextReadings } from "../../../core/engine/reading.ts";
@@ -54,5 +54,5 @@ export interface BoardProps {
 export interface Board {
   /** As the rail calls it. */
   title: string;
-  Screen: ComponentType<BoardProps>;
+  Screen: ComponentType<BoardProps> | LazyExoticComponent<ComponentType<BoardProps>>;
 }
