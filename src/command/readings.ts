@@ -70,13 +70,16 @@ function asJson(file: string, readings: TextReadings): string {
     measures,
     grade,
     diversity,
-    sections: sections.map(({ title, from, to, counts: own, measures: theirs }) => ({
-      title,
-      from,
-      to,
-      counts: own,
-      measures: theirs,
-    })),
+    sections: sections.map(
+      ({ title, from, to, counts: own, measures: theirs, diversity: varied }) => ({
+        title,
+        from,
+        to,
+        counts: own,
+        measures: theirs,
+        diversity: varied,
+      }),
+    ),
     scope,
     parts,
   });

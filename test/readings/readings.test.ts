@@ -85,6 +85,11 @@ describe("what is counted", () => {
       );
     }
     assert.equal(sections[1]?.counts.nominalisations, 1);
+    assert.deepEqual(sections[1]?.diversity, { movingAverage: null, mtld: null });
+    const long = `# Long\n\n${"The tide came in and the boats went out. ".repeat(20)}\n`;
+    const { sections: one, diversity } = reading(long);
+    assert.deepEqual(one[0]?.diversity, diversity);
+    assert.ok((diversity.mtld ?? 0) > 0);
   });
 
   test("of another language, and of a mail's head, is never measured", () => {

@@ -75,6 +75,7 @@ export interface SectionReadings extends Range {
   counts: ReadingCounts;
   measures: Measure[];
   grade: Spread | null;
+  diversity: Diversity;
 }
 
 export interface Readings {
@@ -197,7 +198,7 @@ export function readingsOf(
     grade: gradeSpread(measures),
     diversity: diversityOf(whole.words.forms),
     sections: [...bySection].map(([section, { sums, range }]) =>
-      sectionReadings(section, titles[section] ?? "", range, sums.counts()),
+      sectionReadings(section, titles[section] ?? "", range, sums),
     ),
     sentences,
     paragraphs,
@@ -211,10 +212,12 @@ function sectionReadings(
   section: number,
   title: string,
   { from, to }: Range,
-  counts: ReadingCounts,
+  sums: Sums,
 ): SectionReadings {
+  const counts = sums.counts();
   const measures = measuresOf(counts);
-  return { section, title, from, to, counts, measures, grade: gradeSpread(measures) };
+  const diversity = diversityOf(sums.words.forms);
+  return { section, title, from, to, counts, measures, grade: gradeSpread(measures), diversity };
 }
 
 function documentCounts(blocks: readonly ReadBlock[]): Readings["document"] {
