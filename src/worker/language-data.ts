@@ -1,5 +1,6 @@
 import choicesUrl from "../../data/choices-1.bin?url";
 import moreChoicesUrl from "../../data/choices-2.bin?url";
+import compoundsUrl from "../../data/compounds.txt?url";
 import irregularUrl from "../../data/irregular.txt?url";
 import lexiconUrl from "../../data/lexicon.bin?url";
 import pairsUrl from "../../data/pairs.bin?url";
@@ -26,6 +27,7 @@ import { Rewrites } from "../core/language/corrections/rewrites.ts";
 import { Trigrams } from "../core/language/models/trigrams.ts";
 import { PHRASE_LISTS } from "../core/language/phrases/phrase-lists.ts";
 import { Tagger } from "../core/language/tags/tagger.ts";
+import { CompoundWords } from "../core/language/words/compounds.ts";
 import { IrregularForms } from "../core/language/words/lemmas.ts";
 import { Lexicon } from "../core/language/words/lexicon.ts";
 import { Syllables } from "../core/language/words/syllables.ts";
@@ -137,13 +139,14 @@ async function fetchGrammar(): Promise<Language> {
   const lists = Promise.all(
     PHRASE_LISTS.map(async (name) => [name, await fetchText(PHRASE_URLS[name] ?? "")] as const),
   );
-  const [pairs, triples, classes, choices, phrases, syllables] = await Promise.all([
+  const [pairs, triples, classes, choices, phrases, syllables, compounds] = await Promise.all([
     fetchBytes(pairsUrl),
     fetchBytes(triplesUrl),
     fetchBytes(classesUrl),
     Promise.all([fetchBytes(choicesUrl), fetchBytes(moreChoicesUrl)]),
     lists,
     loadSyllables(),
+    fetchText(compoundsUrl),
   ]);
   const trigrams = new Trigrams(pairs, triples);
   const parts = {
@@ -151,6 +154,7 @@ async function fetchGrammar(): Promise<Language> {
     classes: new WordClasses(classes, trigrams),
     phrases: new Map(phrases),
     syllables,
+    compounds: new CompoundWords(compounds),
   };
   const made = fullLanguage(base, { ...parts, choices: joinedBytes(choices) });
   matcherFor(made);

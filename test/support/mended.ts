@@ -13,7 +13,7 @@ function marksOf(rule: string, text: string): { text: string; mended: string }[]
     .filter((mark) => speaksFor(mark, rule))
     .map((mark) => {
       const own = mark.also?.find((one) => one.rule === rule) ?? mark;
-      const [choice] = engine.choices({ ...own, block: mark.block });
+      const [choice] = engine.choices({ ...own, block: mark.block, group: mark.group });
       return { text: mark.text, mended: choice ? applyEdits(text, choice.edits) : "" };
     });
 }

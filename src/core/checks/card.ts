@@ -1,5 +1,5 @@
 /** One round of reading with one purpose, in working order. */
-export const PASSES = ["spelling", "grammar", "wording", "sentences"] as const;
+export const PASSES = ["spelling", "grammar", "wording", "sentences", "consistency"] as const;
 export type Pass = (typeof PASSES)[number];
 
 /** fix: wrong by any book; settle: the house must choose; weigh: advice. */

@@ -1,4 +1,18 @@
 import type { Card } from "./card.ts";
+import {
+  abbreviationPlural,
+  abbreviationPoints,
+  accent,
+  compound,
+  contractionHabit,
+  fixedCapitals,
+  labelForm,
+  personName,
+  possessiveHabit,
+  prefix,
+  termCapitals,
+  variantSpelling,
+} from "./consistency/terms/cards.ts";
 import { agreement, eachAgreement, thereAgreement } from "./grammar/agreement/cards.ts";
 import { aOrAn, doubleDeterminer, missingArticle } from "./grammar/articles/cards.ts";
 import {
@@ -226,6 +240,18 @@ export const CARDS: readonly Card[] = [
   overusedWord,
   passiveSection,
   hardSentence,
+  compound,
+  prefix,
+  variantSpelling,
+  accent,
+  termCapitals,
+  fixedCapitals,
+  abbreviationPoints,
+  abbreviationPlural,
+  personName,
+  contractionHabit,
+  possessiveHabit,
+  labelForm,
 ];
 
 const BY_ID = new Map(CARDS.map((card) => [card.id, card]));

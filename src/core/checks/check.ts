@@ -55,10 +55,54 @@ export interface Conclusion {
 export interface Variant {
   text: string;
   count: number;
+  /** How its check names the form, where that is not its text. */
+  form?: string;
+  /** Of these places so many keep it whatever is preferred, as in a quotation. */
+  kept?: number;
 }
 
-/** Who prefers a variant. */
-export type Preference = "house" | "dictionary" | "majority";
+/**
+ * Who prefers a variant: what was chosen for this document, the house, a dictionary, a published standard,
+ * the kind of copy, the variety of English, or most places of the text.
+ */
+export type Preference =
+  | "document"
+  | "house"
+  | "dictionary"
+  | "standard"
+  | "kind"
+  | "variety"
+  | "majority";
+
+/** What groups of forms are about, in the order in which they are settled. */
+export const MATTERS = [
+  "compounds",
+  "spelling",
+  "capitals",
+  "names",
+  "numbers",
+  "dates",
+  "marks",
+  "layout",
+  "abbreviations",
+  "quantities",
+  "numbering",
+] as const;
+export type Matter = (typeof MATTERS)[number];
+
+/** Why a place keeps its form whatever is preferred. */
+export type Keeping = "quotation" | "title" | "name" | "speech" | "opening" | "bracket" | "grammar";
+
+/** How the facts of a check are forms of one thing, and how one is written as another. */
+export interface Forms<F extends Fact> {
+  matter: Matter;
+  /** The form of a fact; null where it is none. */
+  formOf(fact: F): string | null;
+  /** Why it keeps its form, where it does. */
+  keeping(fact: F): Keeping | null;
+  /** What stands in the place of a fact in another form; null where that can't be told. */
+  write(fact: F, form: string, text: string, circumstances: Circumstances): string | null;
+}
 
 /** What is told of a group beside its places. */
 export interface Telling {
@@ -68,6 +112,10 @@ export interface Telling {
   note: string;
   variants?: readonly Variant[];
   preferred?: { variant: string; by: Preference };
+  /** What it is about, for a group of forms. */
+  matter?: Matter;
+  /** Its forms stand beside each other on purpose. */
+  onPurpose?: boolean;
 }
 
 /** What the facts of one key come to, told by plain values, so that two of them can be compared. */
@@ -130,6 +178,8 @@ export interface Circumstances {
   soundRules: readonly SoundRule[];
   /** What the reader the text is for takes with ease. */
   reader: Bounds;
+  /** What was chosen for this document, by group: a form, or "" where all stand on purpose. */
+  forms: Readonly<Record<string, string>>;
 }
 
 /**
@@ -152,5 +202,7 @@ export interface Check<F extends Fact = Fact> extends Card {
   examine(block: AnalysedBlock, language: Language, matches: readonly Match[]): F[];
   conclude?(fact: F, circumstances: Circumstances): Conclusion | null;
   across?: Across<F>;
+  /** Where the keys of its facts are things and the facts forms of them. */
+  forms?: Forms<F>;
   choose?(text: string, place: Range, circumstances: Circumstances): Choice[];
 }

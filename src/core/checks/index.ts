@@ -1,4 +1,15 @@
 import type { Check, Fact } from "./check.ts";
+import { abbreviationPlural } from "./consistency/terms/abbreviation-plural.ts";
+import { accent } from "./consistency/terms/accent.ts";
+import { termCapitals } from "./consistency/terms/capitals.ts";
+import { contractionHabit } from "./consistency/terms/contraction.ts";
+import { fixedCapitals } from "./consistency/terms/fixed-capitals.ts";
+import { labelForm } from "./consistency/terms/label.ts";
+import { personName } from "./consistency/terms/name.ts";
+import { abbreviationPoints } from "./consistency/terms/points.ts";
+import { possessiveHabit } from "./consistency/terms/possessive.ts";
+import { prefix } from "./consistency/terms/prefix.ts";
+import { variantSpelling } from "./consistency/terms/spelling.ts";
 import { agreement } from "./grammar/agreement/agreement.ts";
 import { eachAgreement } from "./grammar/agreement/each-agreement.ts";
 import { thereAgreement } from "./grammar/agreement/there-agreement.ts";
@@ -90,6 +101,7 @@ import { cliche } from "./wording/cliche.ts";
 import { closeRepetition } from "./wording/close-repetition.ts";
 import { doubleMeaning } from "./wording/double-meaning.ts";
 import { expletiveOpening } from "./wording/expletive-opening.ts";
+import { compound } from "./consistency/terms/compound.ts";
 import { hedge } from "./wording/hedge.ts";
 import { intensifier } from "./wording/intensifier.ts";
 import { jargon } from "./wording/jargon.ts";
@@ -212,6 +224,18 @@ export const CHECKS = [
   overusedWord,
   passiveSection,
   hardSentence,
+  prefix,
+  variantSpelling,
+  accent,
+  termCapitals,
+  fixedCapitals,
+  abbreviationPoints,
+  abbreviationPlural,
+  personName,
+  contractionHabit,
+  possessiveHabit,
+  labelForm,
+  compound,
 ] as unknown as Check<Fact>[];
 
 /** A check by its id. */

@@ -1,8 +1,8 @@
-import type { Choice, Circumstances, MarkFact } from "../checks/check.ts";
+import type { Choice, Circumstances, Fact, Forms, MarkFact } from "../checks/check.ts";
 import { checkById } from "../checks/index.ts";
 import { withStraightApostrophes } from "../language/text/apostrophes.ts";
 import { respell } from "../language/words/respell.ts";
-import type { Mark, MarkChoice } from "./mark.ts";
+import type { Group, Mark, MarkChoice } from "./mark.ts";
 
 /**
  * The ways to mend a mark in a block's text, from what its check found there: in the document's variety,
@@ -29,6 +29,33 @@ export function choicesOf(
     const own = curved && areStraight() ? rewritten(choice, withStraightApostrophes) : choice;
     return { ...own, variant: own.label.toLowerCase() };
   });
+}
+
+/**
+ * The other forms of a group at one of its places, the preferred one first. What a choice comes to is its
+ * form, so that one choice can be made in every place.
+ */
+export function formChoices(
+  forms: Forms<Fact>,
+  group: Group | undefined,
+  mark: Pick<Mark, "from" | "to">,
+  text: string,
+  facts: readonly Fact[],
+  circumstances: Circumstances,
+): MarkChoice[] {
+  const fact = facts.find(({ from, to }) => from === mark.from && to === mark.to);
+  if (!fact || !group?.variants) return [];
+  const { preferred, variants } = group;
+  const isFirst = (form: string) => Number(form === preferred?.variant);
+  return variants
+    .map(({ form, text: label }) => form ?? label)
+    .filter((form) => form !== forms.formOf(fact))
+    .sort((one, other) => isFirst(other) - isFirst(one))
+    .flatMap((form) => {
+      const insert = forms.write(fact, form, text, circumstances);
+      if (insert === null) return [];
+      return [{ label: insert, variant: form, edits: [{ from: fact.from, to: fact.to, insert }] }];
+    });
 }
 
 /** A choice with what it puts in, and its label, changed alike. */

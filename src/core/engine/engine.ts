@@ -15,12 +15,21 @@ import { addCounts, type Counts, NO_COUNTS, subtractCounts } from "../readings/c
 import { readerOf } from "../readings/readers.ts";
 import type { ReadBlock } from "../readings/readings.ts";
 import { groupedByBlock, relative } from "./by-block.ts";
-import { choicesOf } from "./choosing.ts";
+import { choicesOf, formChoices } from "./choosing.ts";
 import { areDoubtsWorthIt } from "./doubts.ts";
 import { type Examined, NOT_EXAMINED } from "./examined.ts";
 import { Examiner } from "./examiner.ts";
 import { Findings } from "./findings.ts";
-import type { CheckSettings, Group, Mark, MarkChoice, Report, Tables } from "./mark.ts";
+import type {
+  CheckSettings,
+  Group,
+  GroupPlace,
+  Mark,
+  MarkChoice,
+  PlacedEdit,
+  Report,
+  Tables,
+} from "./mark.ts";
 import { errorsAmong, marksOf, sameMarks } from "./marks.ts";
 import { Pages } from "./pages.ts";
 import { Tallies } from "./tallies.ts";
@@ -31,6 +40,7 @@ const SPARE_CACHE = 2000;
 const BATCH = 64;
 const NO_MARKS: readonly Mark[] = [];
 const NO_FACTS: Examined["facts"] = new Map();
+const NO_FORMS: Circumstances["forms"] = {};
 
 /**
  * Runs the checks over a manuscript and keeps marks, groups and tables up to date through edits. Each
@@ -247,14 +257,53 @@ export class Engine {
   }
 
   /** The ways to mend a mark, worked out when asked for. Offsets in the block's text. */
-  choices(mark: Pick<Mark, "rule" | "block" | "from" | "to">): MarkChoice[] {
+  choices(mark: Pick<Mark, "rule" | "block" | "from" | "to" | "group">): MarkChoice[] {
     const order = CHECKS.findIndex(({ id }) => id === mark.rule);
     const text = this.texts[mark.block] ?? "";
     const facts = this.examined[mark.block]?.facts.get(order) ?? [];
+    const { forms } = CHECKS[order] ?? {};
+    if (forms)
+      return formChoices(
+        forms,
+        this.groups.get(mark.group),
+        mark,
+        text,
+        facts,
+        this.circumstances(),
+      );
     return choicesOf(mark, text, facts as readonly MarkFact[], this.circumstances(), () => {
       this.straight ??= hasStraightApostrophes(this.texts);
       return this.straight;
     });
+  }
+
+  /** Every place of a group of forms, in reading order; none where nothing is grouped so. */
+  placesOf(group: string): GroupPlace[] {
+    const found = this.findingsOf(group);
+    return found ? found.findings.placesOf(found.key) : [];
+  }
+
+  /** The edits that bring places of a group to one form, each with its place; offsets in the document. */
+  rewrite(group: string, places: readonly GroupPlace[], form: string): PlacedEdit[] {
+    const found = this.findingsOf(group);
+    const { forms } = found?.findings.check ?? {};
+    if (!found || !forms) return [];
+    const circumstances = this.circumstances();
+    return places.flatMap((place) => {
+      const { from } = this.blockRange(place.block);
+      const fact = found.findings.factAt(found.key, place);
+      const insert = fact && forms.write(fact, form, this.textOf(place.block), circumstances);
+      if (insert === null || insert === undefined) return [];
+      return [{ place, edit: { from: from + place.from, to: from + place.to, insert } }];
+    });
+  }
+
+  /** What concludes of a group, and the key of its facts. */
+  private findingsOf(group: string): { findings: Findings; key: string } | null {
+    const at = group.indexOf(":");
+    const rule = group.slice(0, at);
+    const findings = this.findings.find(({ check }) => check.id === rule);
+    return findings ? { findings, key: group.slice(at + 1) } : null;
   }
 
   private examine(index: number, spans: Span[]): Examined {
@@ -265,7 +314,7 @@ export class Engine {
   }
 
   private circumstances(): Circumstances {
-    const { variety, kind, leave, soundRules, reader } = this.settings;
+    const { variety, kind, leave, soundRules, reader, forms } = this.settings;
     return {
       variety,
       kind,
@@ -275,6 +324,7 @@ export class Engine {
       vocabulary: () => this.vocabularyNow(),
       soundRules: soundRules ?? [],
       reader: readerOf(reader, kind),
+      forms: forms ?? NO_FORMS,
     };
   }
 

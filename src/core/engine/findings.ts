@@ -4,7 +4,7 @@ import { LEAVE_BITS } from "../checks/leave.ts";
 import type { Block } from "../manuscript/model.ts";
 import { Gathering } from "./gathering.ts";
 import { KeyedFacts } from "./keyed-facts.ts";
-import type { Group } from "./mark.ts";
+import type { Group, GroupPlace } from "./mark.ts";
 import { PageRoom } from "./page-room.ts";
 import type { Tallies } from "./tallies.ts";
 
@@ -119,6 +119,33 @@ export class Findings {
     if (!found) return 0;
     if (!found.some(({ gathers }) => gathers)) return found.length;
     return this.followsIn(index).filter((follows) => !follows).length;
+  }
+
+  /** Every place of a key's forms, in reading order. */
+  placesOf(key: string): GroupPlace[] {
+    const { forms } = this.check;
+    const { keyed } = this;
+    if (!forms || !keyed) return [];
+    return keyed.blocksOf(key).flatMap((block) =>
+      this.factsOf(key, block).flatMap((fact) => {
+        const form = forms.formOf(fact);
+        if (form === null) return [];
+        const { from, to } = fact;
+        return [{ block, from, to, form, keeping: forms.keeping(fact) }];
+      }),
+    );
+  }
+
+  /** The fact of a key at a place. */
+  factAt(key: string, { block, from, to }: GroupPlace): Fact | undefined {
+    return this.factsOf(key, block).find((fact) => fact.from === from && fact.to === to);
+  }
+
+  private factsOf(key: string, index: number): Fact[] {
+    const block = this.host.block(index);
+    const facts = this.host.facts(index);
+    if (!block || !facts) return [];
+    return facts.filter((fact) => this.keyed?.hasKey(fact, block, key));
   }
 
   private conclude(index: number, changed: (block: number) => void): void {

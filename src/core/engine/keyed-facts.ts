@@ -120,6 +120,16 @@ export class KeyedFacts {
     }));
   }
 
+  /** The blocks that have facts of a key, ascending. */
+  blocksOf(key: string): readonly number[] {
+    return this.tallies.of(key)?.blocks ?? [];
+  }
+
+  /** Whether a fact is counted under a key. */
+  hasKey(fact: Fact, block: Block, key: string): boolean {
+    return this.tallies.keysOf(fact, block).includes(key);
+  }
+
   private verdictOf(key: string): Verdict | null {
     const entry = this.tallies.of(key);
     return (entry && this.standings.get(entry)?.verdict) ?? null;

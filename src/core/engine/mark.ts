@@ -1,8 +1,8 @@
 import type { Appetite, Pass, Weight } from "../checks/card.ts";
-import type { Choice, Telling } from "../checks/check.ts";
+import type { Choice, Keeping, Telling } from "../checks/check.ts";
 import type { Leave } from "../checks/leave.ts";
 import type { SoundRule } from "../language/corrections/corrections.ts";
-import type { Kind, Variety } from "../manuscript/model.ts";
+import type { Edit, Kind, Variety } from "../manuscript/model.ts";
 import type { Counts } from "../readings/counts.ts";
 
 /** One finding at one place. Offsets are in the text of its block, so that edits elsewhere keep it. */
@@ -47,6 +47,8 @@ export interface CheckSettings {
   soundRules?: readonly SoundRule[];
   /** Whom the text is for (`readings/readers.ts`); whoever usually reads the kind of copy where it says nothing. */
   reader?: string | null;
+  /** What was chosen for this document, by group: a form, or "" where all its forms stand on purpose. */
+  forms?: Readonly<Record<string, string>>;
 }
 
 /** Marks of the blocks whose marks changed, by block number. */
@@ -56,6 +58,22 @@ export type MarkUpdate = Map<number, readonly Mark[]>;
 export interface Group extends Omit<Telling, "group"> {
   id: string;
   rule: string;
+}
+
+/** A place of a group of forms; offsets in the text of its block. */
+export interface GroupPlace {
+  block: number;
+  from: number;
+  to: number;
+  form: string;
+  /** Why it keeps its form whatever is preferred; null for a place that may change. */
+  keeping: Keeping | null;
+}
+
+/** What brings a place to another form; offsets in the document. */
+export interface PlacedEdit {
+  place: GroupPlace;
+  edit: Edit;
 }
 
 /** What is shown beside the marks, by its name; a pass that wants rows shown adds its own here. */

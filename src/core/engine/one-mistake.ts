@@ -5,7 +5,9 @@ import type { Mark } from "./mark.ts";
 const SAME_SHARE = 0.6;
 const STRENGTH: Record<Mark["weight"], number> = { fix: 3, settle: 2, weigh: 1 };
 /** Of equal weight a rule of grammar knows better what is meant than the dictionary does. */
-const FIRST: readonly Pass[] = ["grammar", "spelling", "wording", "sentences"];
+const FIRST: readonly Pass[] = ["grammar", "spelling", "wording", "sentences", "consistency"];
+/** How a sentence reads, and whether a form agrees with others, are other questions than what is wrong in it. */
+const APART: readonly Pass[] = ["sentences", "consistency"];
 
 /**
  * Of marks (in reading order) that speak of one mistake, the strongest, which tells what the others
@@ -43,8 +45,7 @@ export function oneForEach(marks: readonly Mark[], stays: (mark: Mark) => boolea
 
 function isSameMistake(one: Mark, other: Mark): boolean {
   if (one.rule === other.rule) return false;
-  // How a sentence reads is another question than what is wrong in it.
-  if (one.pass === "sentences" || other.pass === "sentences") return false;
+  if (APART.includes(one.pass) || APART.includes(other.pass)) return false;
   // "utilized" may be of another variety and too grand: two questions.
   const passes = [one.pass, other.pass];
   if (passes.includes("spelling") && passes.includes("wording")) return false;

@@ -9,6 +9,7 @@ import { type Sentence, splitSentences } from "./text/sentences.ts";
 import { type Structure, structureOf } from "./text/structure.ts";
 import { type Token, tokenise, type WordPart, wordParts } from "./text/tokens.ts";
 import { type Unit, unitsOf } from "./text/units.ts";
+import { type CompoundWords, NO_COMPOUNDS } from "./words/compounds.ts";
 import { wordBits } from "./words/known.ts";
 import type { IrregularForms } from "./words/lemmas.ts";
 import { ALL_VARIETIES, type Lexicon } from "./words/lexicon.ts";
@@ -68,6 +69,8 @@ export interface Language {
   readonly words: WordTable;
   /** What measures count in words; without its list of exceptions before the data for grammar are there. */
   readonly measurer: WordMeasurer;
+  /** Compounds the dictionaries have; none before the data for grammar are there. */
+  readonly compounds: CompoundWords;
 }
 
 /** What the spelling pass needs. */
@@ -81,6 +84,7 @@ export interface GrammarParts {
   /** The choice models as their file has them; null where there is none. */
   choices: Uint8Array | null;
   syllables: Syllables;
+  compounds: CompoundWords;
 }
 
 /** A file that is kept in several, put together. */
@@ -100,18 +104,20 @@ const NO_EXCEPTIONS = new Syllables("");
 export function baseLanguage(parts: BaseParts): Language {
   const words = new WordTable(parts.lexicon, parts.irregular);
   const measurer = new WordMeasurer(NO_EXCEPTIONS, parts.lexicon, parts.irregular);
-  return { ...parts, words, measurer, trigrams: null, choices: null, phrases: new Map() };
+  const none = { trigrams: null, choices: null, phrases: new Map(), compounds: NO_COMPOUNDS };
+  return { ...parts, words, measurer, ...none };
 }
 
 /** The language data of all passes, from that of the spelling pass. */
 export function fullLanguage(base: Language, parts: GrammarParts): Language {
-  const { trigrams, classes, phrases, choices, syllables } = parts;
+  const { trigrams, classes, phrases, choices, syllables, compounds } = parts;
   const words = new WordTable(base.lexicon, base.irregular, classes);
   return {
     ...base,
     words,
     trigrams,
     phrases,
+    compounds,
     measurer: new WordMeasurer(syllables, base.lexicon, base.irregular),
     choices: choices && new ChoiceModels(choices, words),
   };

@@ -34,6 +34,7 @@ export const PASS_LABELS: Record<Pass, string> = {
   grammar: "Grammar",
   wording: "Wording",
   sentences: "Sentences",
+  consistency: "Consistency",
 };
 
 /** What is to be done about a mark. */

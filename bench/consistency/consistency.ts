@@ -1,0 +1,125 @@
+import { readdirSync } from "node:fs";
+import path from "node:path";
+import { loadLanguage } from "../../src/command/checking.ts";
+import { Engine } from "../../src/core/engine/engine.ts";
+import type { Group, GroupPlace } from "../../src/core/engine/mark.ts";
+import type { Kind, Manuscript } from "../../src/core/manuscript/model.ts";
+import { type Case, plantedCases, variationTexts } from "./cases.ts";
+
+/** The consistency pass: planted disagreements found, right changes, and groups that are none. */
+export async function benchConsistency(): Promise<void> {
+  const half = process.env.HALF ?? "test";
+  const cases = (await plantedCases()).filter((one) => half === "all" || one.half === half);
+  const kinds = new Map<string, Outcome>();
+  for (const one of cases) {
+    const known = kinds.get(one.kind) ?? { all: 0, found: 0, right: 0, asked: 0, ticked: 0, wrong: 0 };
+    kinds.set(one.kind, added(known, outcomeOf(one)));
+  }
+  console.log(`planted disagreements, ${half} half: found, put right, rows ticked and wrong`);
+  for (const [kind, { all, found, right, asked, ticked, wrong }] of kinds) {
+    const share = asked === 0 ? "" : `, right ${right} of ${asked}`;
+    console.log(`  ${kind.padEnd(28)} ${found} of ${all}${share}, ticked ${ticked}, wrong ${wrong}`);
+  }
+  await benchVariation();
+}
+
+interface Outcome {
+  all: number;
+  found: number;
+  right: number;
+  /** Cases that say what the place should become. */
+  asked: number;
+  ticked: number;
+  wrong: number;
+}
+
+function added(one: Outcome, other: Outcome): Outcome {
+  const sum = { ...one };
+  for (const key of Object.keys(sum) as (keyof Outcome)[]) sum[key] += other[key];
+  return sum;
+}
+
+/** An engine that has read a text for the consistency pass. */
+export function engineFor(manuscript: Manuscript, kind: Kind): Engine {
+  const { variety } = manuscript;
+  const settings = { variety, kind, appetites: {}, words: [] };
+  const engine = new Engine(manuscript, loadLanguage(), settings);
+  for (const _done of engine.examineAll(["spelling", "consistency"]));
+  return engine;
+}
+
+/** Places of a group that are ticked before anybody looks: they may change, and to what is known. */
+export function tickedOf(group: Group, places: readonly GroupPlace[]): GroupPlace[] {
+  const { preferred } = group;
+  if (!preferred) return [];
+  return places.filter(({ form, keeping }) => keeping === null && form !== preferred.variant);
+}
+
+function outcomeOf({ manuscript, odd, right, kind }: Case): Outcome {
+  const engine = engineFor(manuscript, "report");
+  const outcome: Outcome = { all: 1, found: 0, right: 0, asked: right === null ? 0 : 1, ticked: 0, wrong: 0 };
+  const marks = engine.allMarks().filter(isOfThePass);
+  const at = ({ block, from, to }: GroupPlace) => {
+    const start = engine.blockRange(block).from;
+    return start + from < Math.max(odd.to, odd.from + 1) && start + to > odd.from - (odd.to === odd.from ? 1 : 0);
+  };
+  for (const mark of marks) {
+    if (at({ ...mark, form: "", keeping: null })) outcome.found = 1;
+  }
+  for (const [id, group] of engine.allGroups()) {
+    const places = engine.placesOf(id);
+    const ticked = tickedOf(group, places);
+    outcome.ticked += ticked.length;
+    const isWrong = ticked.filter((place) => !at(place)).length;
+    outcome.wrong += isWrong;
+    if (isWrong > 0 && process.env.SHOW) console.log("   wrong:", kind, id, group.note);
+    const place = ticked.find(at);
+    if (!place) continue;
+    const [rewritten] = engine.rewrite(id, [place], group.preferred?.variant ?? "");
+    if (!rewritten || right === null) continue;
+    const { from, to, insert } = rewritten.edit;
+    const before = manuscript.text.slice(odd.from, odd.to);
+    const whole =
+      manuscript.text.slice(Math.min(from, odd.from), from) +
+      insert +
+      manuscript.text.slice(to, Math.max(to, odd.to));
+    const wanted =
+      manuscript.text.slice(Math.min(from, odd.from), odd.from) +
+      right +
+      manuscript.text.slice(odd.to, Math.max(to, odd.to));
+    if (whole === wanted) outcome.right = 1;
+    else if (process.env.SHOW) console.log("   put wrong:", kind, JSON.stringify([before, whole, wanted]));
+  }
+  if (outcome.found === 0 && process.env.SHOW) {
+    console.log("   missed:", kind, JSON.stringify(manuscript.text.slice(Math.max(0, odd.from - 30), odd.to + 10)));
+  }
+  outcome.found = Math.min(1, outcome.found);
+  return outcome;
+}
+
+/** The names that the spelling pass finds a letter apart count as well. */
+function isOfThePass({ rule }: { rule: string }): boolean {
+  return rule.startsWith("consistency/") || rule === "spelling/odd-name";
+}
+
+async function benchVariation(): Promise<void> {
+  const folder = path.resolve(import.meta.dirname, "../data/consistency/variation");
+  const names = readdirSync(folder).sort();
+  const kinds: Kind[] = ["report", "clinical", "fiction", "specification", "letter", "paper", "report", "general", "brief", "paper"];
+  let words = 0;
+  let groups = 0;
+  for (const [index, manuscript] of (await variationTexts(names)).entries()) {
+    const engine = engineFor(manuscript, kinds[index] ?? "report");
+    words += engine.counts().words;
+    const marked = new Set(engine.allMarks().filter(isOfThePass).map(({ group }) => group));
+    groups += marked.size;
+    if (process.env.SHOW) {
+      for (const mark of engine.allMarks().filter((one) => isOfThePass(one) && !one.follows)) {
+        const note = engine.allGroups().get(mark.group)?.note ?? "";
+        console.log(`   ${names[index]}: ${mark.rule} “${mark.text}” ${mark.reason} ${note}`);
+      }
+    }
+  }
+  const rate = (5000 * groups) / words;
+  console.log(`legitimate variation: ${groups} groups in ${words} words, ${rate.toFixed(2)} in 5,000`);
+}

@@ -1,0 +1,225 @@
+import type { AnalysedBlock, Language } from "../../language/analysis.ts";
+import type { BlockKind } from "../../manuscript/model.ts";
+import type { Card } from "../card.ts";
+import type {
+  Across,
+  Check,
+  Circumstances,
+  Conclusion,
+  Fact,
+  Keeping,
+  Matter,
+  Preference,
+  Telling,
+  Verdict,
+} from "../check.ts";
+import { times } from "../telling.ts";
+
+/** One place where something stands in one of several forms. */
+export interface FormFact extends Fact {
+  /** What it is a form of; several where it may be compared under each. */
+  key: string | readonly string[];
+  form: string;
+  /** Why it keeps its form whatever is preferred; such places speak for no form. */
+  kept?: Keeping;
+  /** What it does where it stands, as one letter, where forms are compared by that. */
+  role?: string;
+}
+
+/** How often each form stands where it may change, and where it keeps its form. */
+export interface FormCount {
+  own: number;
+  kept: number;
+  /** Of `own`, by role. */
+  roles?: Map<string, number>;
+}
+export type FormCounts = ReadonlyMap<string, FormCount>;
+
+export interface Preferred {
+  form: string;
+  by: Preference;
+}
+
+/** What a check of forms is made from. */
+export interface FormCheckParts<F extends FormFact> extends Card {
+  matter: Matter;
+  examine(block: AnalysedBlock, language: Language): F[];
+  /** What stands above the habit of the text: a standard, the kind of copy, the variety of English. */
+  rules?(key: string, counts: FormCounts, circumstances: Circumstances): Preferred | null;
+  /** What the dictionary has, which decides where the text has no clear habit. */
+  dictionary?(key: string, counts: FormCounts, circumstances: Circumstances): string | null;
+  /** Whether forms are at odds though there are two, or though there is one. */
+  atOdds?(key: string, counts: FormCounts, circumstances: Circumstances): boolean;
+  /** The roles within which forms are at odds, as letters in one word; "" where in none. */
+  rolesAtOdds?(counts: FormCounts): string;
+  /** What stands in the place of a fact in another form; null where that can't be told. */
+  write(fact: F, form: string, text: string, circumstances: Circumstances): string | null;
+  /** How a form is named, where not by itself. */
+  label?(form: string): string;
+  /** Kinds of blocks it reads beside or instead of running text. */
+  reads?: readonly BlockKind[];
+}
+
+const RUNNING: readonly BlockKind[] = ["paragraph", "item", "note", "quote", "cell", "caption"];
+const NO_FACTS: readonly never[] = [];
+/** Places of the commonest form for each of the next one, from which on the text has a habit. */
+const CLEAR = 2;
+
+/** A check that finds things that stand in several forms, one group a thing. */
+export function formCheck<F extends FormFact>(parts: FormCheckParts<F>): Check<F> {
+  const {
+    matter,
+    examine,
+    write,
+    label = (form: string) => form,
+    reads = RUNNING,
+    ...rest
+  } = parts;
+  const { rules, dictionary, atOdds, rolesAtOdds, ...card } = rest;
+  const kinds = new Set(reads);
+  const judging = { rules, dictionary, atOdds, rolesAtOdds };
+  const across: Across<F, Map<string, FormCount>> = {
+    counting: {
+      keysOf: ({ key }) => key,
+      start: () => new Map(),
+      count,
+    },
+    judge: (key, counts, _level, circumstances) => ({
+      verdict: verdictOf(`${card.id}:${key}`, key, counts, circumstances, judging),
+    }),
+    find: (fact, verdict) => findingOf(fact, verdict, label),
+    tell: (_key, counts, verdict) => [{ ...tellingOf(counts, verdict, label), matter }],
+  };
+  return {
+    ...card,
+    examine: (block, language) =>
+      kinds.has(block.kind) ? examine(block, language) : [...NO_FACTS],
+    across: across as Across<F>,
+    forms: {
+      matter,
+      formOf: ({ form }) => form,
+      keeping: ({ kept }) => kept ?? null,
+      write,
+    },
+    choose: () => [],
+  };
+}
+
+function count(
+  counts: Map<string, FormCount>,
+  { form, kept, role }: FormFact,
+  _key: string,
+  by: 1 | -1,
+): void {
+  const known = counts.get(form) ?? { own: 0, kept: 0 };
+  if (kept) known.kept += by;
+  else known.own += by;
+  if (role !== undefined && !kept) {
+    known.roles ??= new Map();
+    known.roles.set(role, (known.roles.get(role) ?? 0) + by);
+  }
+  if (known.own === 0 && known.kept === 0) counts.delete(form);
+  else counts.set(form, known);
+}
+
+type Judging = Pick<FormCheckParts<FormFact>, "rules" | "dictionary" | "atOdds" | "rolesAtOdds">;
+
+function verdictOf(
+  group: string,
+  key: string,
+  all: FormCounts,
+  circumstances: Circumstances,
+  { rules, dictionary, atOdds, rolesAtOdds }: Judging,
+): Verdict | null {
+  if (all.size === 0) return null;
+  const roles = rolesAtOdds?.(all);
+  if (roles === "") return null;
+  const counts = roles === undefined ? all : inRoles(all, roles);
+  const verdict = (form: string, by: Preference, clear = true): Verdict =>
+    roles === undefined ? { form, by, clear } : { form, by, clear, roles };
+  const own = [...counts].filter(([, { own: places }]) => places > 0).map(([form]) => form);
+  if (own.length === 0) return null;
+  const chosen = circumstances.forms[group];
+  if (chosen === "") return own.length > 1 ? verdict("", "document") : null;
+  if (chosen !== undefined) {
+    return own.some((form) => form !== chosen) ? verdict(chosen, "document") : null;
+  }
+  if (!(atOdds?.(key, counts, circumstances) ?? own.length > 1)) return null;
+  const house = own.filter((form) => circumstances.words.has(form));
+  if (house.length === 1) return verdict(house[0] ?? "", "house");
+  const ruled = rules?.(key, counts, circumstances);
+  if (ruled) return own.some((form) => form !== ruled.form) ? verdict(ruled.form, ruled.by) : null;
+  if (own.length < 2) return null;
+  const [first, second] = leadersOf(counts, own);
+  const places = (form: string) => counts.get(form)?.own ?? 0;
+  if (places(first) >= CLEAR * places(second)) return verdict(first, "majority");
+  const known = dictionary?.(key, counts, circumstances) ?? null;
+  if (known !== null && own.includes(known)) return verdict(known, "dictionary");
+  return verdict(first, "majority", places(first) > places(second));
+}
+
+/** The counts of the places that have one of these roles. */
+function inRoles(counts: FormCounts, roles: string): FormCounts {
+  return new Map(
+    [...counts].map(([form, { kept, roles: own }]) => {
+      const places = [...(own ?? [])].reduce(
+        (sum, [role, number]) => sum + (roles.includes(role) ? number : 0),
+        0,
+      );
+      return [form, { own: places, kept }];
+    }),
+  );
+}
+
+/** The two commonest forms; of equals the first by its letters. */
+function leadersOf(counts: FormCounts, own: readonly string[]): [string, string] {
+  const places = (form: string) => counts.get(form)?.own ?? 0;
+  const [first = "", second = ""] = [...own].sort(
+    (one, other) => places(other) - places(one) || (one < other ? -1 : 1),
+  );
+  return [first, second];
+}
+
+const ELSEWHERE: Readonly<Record<Preference, (form: string) => string>> = {
+  document: (form) => `“${form}” was chosen for this document`,
+  house: (form) => `the house writes “${form}”`,
+  dictionary: (form) => `the dictionary has “${form}”`,
+  standard: (form) => `the standard has “${form}”`,
+  kind: (form) => `this kind of copy has “${form}”`,
+  variety: (form) => `this English has “${form}”`,
+  majority: (form) => `elsewhere mostly “${form}”`,
+};
+
+function findingOf(
+  { from, to, form, kept, role }: FormFact,
+  { form: preferred, by, clear, roles }: Verdict,
+  label: (form: string) => string,
+): Conclusion | null {
+  if (kept || preferred === "" || form === preferred) return null;
+  if (roles !== undefined && role !== undefined && !String(roles).includes(role)) return null;
+  const told = label(String(preferred));
+  const elsewhere = clear ? ELSEWHERE[by as Preference](told) : `elsewhere also “${told}”`;
+  return { from, to, reason: `“${label(form)}” here; ${elsewhere}.`, gathers: true };
+}
+
+function tellingOf(
+  counts: FormCounts,
+  { form, by, clear }: Verdict,
+  label: (form: string) => string,
+): Omit<Telling, "matter"> {
+  const variants = [...counts]
+    .sort(([, one], [, other]) => other.own - one.own || other.kept - one.kept)
+    .map(([name, { own, kept }]) => ({
+      text: label(name),
+      form: name,
+      count: own + kept,
+      ...(kept > 0 ? { kept } : {}),
+    }));
+  const note = variants.map(({ text, count: places }) => `“${text}” ${times(places)}`).join(", ");
+  return {
+    note: `${note}.`,
+    variants,
+    ...(form === "" ? { onPurpose: true } : {}),
+    ...(clear && form !== "" ? { preferred: { variant: String(form), by: by as Preference } } : {}),
+  };
+}

@@ -1,0 +1,64 @@
+import { wordList } from "../../../language/words/word-lists.ts";
+import { type FormFact, formCheck } from "../form-check.ts";
+import { matchesIn } from "../places.ts";
+import { abbreviationPoints as card } from "./cards.ts";
+
+/** Abbreviations in small letters or with one capital that are met with points and without. */
+const SHORTENED = wordList("points/shortened");
+const INITIALS = String.raw`(?:\p{Lu}\.[ \u00a0]?){1,4}\p{Lu}\.`;
+const CAPITALS = String.raw`\p{Lu}{2,5}`;
+const SHORT = [...SHORTENED].map((one) => one.replaceAll(".", String.raw`\.?`)).join("|");
+const ABBREVIATION = new RegExp(
+  String.raw`(?<![\p{L}\p{N}.@/-])(?:${INITIALS}|${CAPITALS}|(?:${SHORT})(?:\.(?!\p{L}))?)(?![\p{L}\p{N}@/-])`,
+  "gu",
+);
+
+/** An abbreviation with full stops, and without. */
+export const abbreviationPoints = formCheck<FormFact>({
+  ...card,
+  matter: "abbreviations",
+  examine(block) {
+    const facts: FormFact[] = [];
+    for (const { match, from, to, kept } of matchesIn(block, ABBREVIATION)) {
+      const written = match[0];
+      const letters = written.replace(/[.\s\u00a0]/g, "");
+      const hours = /^[ap]m$/i.test(letters);
+      if (hours && !/\d[ \u00a0]?$/.test(block.text.slice(0, from))) continue;
+      // A stop that ends the sentence may be the abbreviation's too.
+      const ends = written.endsWith(".") && !TITLES.has(letters) && endsSentence(block.text, to);
+      const bare = ends && !written.slice(0, -1).includes(".");
+      if (bare) continue;
+      const form = formOf(written);
+      facts.push({ from, to, key: hours ? "am and pm" : letters, form, ...(kept ? { kept } : {}) });
+    }
+    return facts;
+  },
+  write({ from, to }, form, text) {
+    const written = text.slice(from, to);
+    const letters = written.replace(/[.\s\u00a0]/g, "");
+    const sample = form.replace(/[.\s]/g, "");
+    if (letters.length !== sample.length) return null;
+    let out = "";
+    let at = 0;
+    for (const one of form) out += one === "." || one === " " ? one : letters.charAt(at++);
+    const isTitle = TITLES.has(letters);
+    const ends = !isTitle && written.endsWith(".") && endsSentence(text, to) && !out.endsWith(".");
+    return ends ? `${out}.` : out;
+  },
+});
+
+/** Before names, whose capital does not begin a sentence. */
+const TITLES = new Set("Dr Mr Mrs Ms Prof St Rev Lt Col Capt Sgt Gen".split(" "));
+
+/** "p.m." and "a.m." are one form. */
+function formOf(written: string): string {
+  return written
+    .replace(/\u00a0/g, " ")
+    .replace(/^[ap](?=\.?m\.?$)/, "p")
+    .replace(/^[AP](?=\.?M\.?$)/, "P");
+}
+
+/** Whether a stop here may end a sentence: nothing follows, or a capital does. */
+export function endsSentence(text: string, to: number): boolean {
+  return /^(?:[”"’')\]]*\s*$|[”"’')\]]*\s+["“‘(]?\p{Lu})/u.test(text.slice(to, to + 12));
+}
