@@ -58,7 +58,10 @@ function sentenceCases(): Marked[] {
           .replace("[", "⟦")
           .replace("]", "⟧"),
       );
-      const filled = paragraphs.flatMap((one, index) => [one, FILLERS[index % FILLERS.length] ?? ""]);
+      const filled = paragraphs.flatMap((one, index) => [
+        one,
+        FILLERS[index % FILLERS.length] ?? "",
+      ]);
       return [{ kind, marked: filled.join("\n\n"), name: "case.txt" }];
     });
 }
@@ -69,7 +72,11 @@ function documentCases(): Marked[] {
     .slice(1)
     .map((part) => {
       const end = part.indexOf("\n");
-      return { kind: part.slice(0, end).trim(), marked: part.slice(end + 1).trim(), name: "case.md" };
+      return {
+        kind: part.slice(0, end).trim(),
+        marked: part.slice(end + 1).trim(),
+        name: "case.md",
+      };
     });
 }
 
@@ -79,19 +86,27 @@ async function planted(
 ): Promise<Pick<Case, "manuscript" | "odd" | "right">> {
   const [, typed = "", arrow] = /⟦(.*?)(?:(=>.*?))?⟧/s.exec(marked) ?? [];
   // A place is found again by a sign that no text has, which is taken out once the file is read.
-  const read = await readText(marked.replace(/⟦.*?⟧/s, () => `\ue000${typed}\ue001`), name);
+  const read = await readText(
+    marked.replace(/⟦.*?⟧/s, () => `\ue000${typed}\ue001`),
+    name,
+  );
   const from = read.text.indexOf("\ue000");
   const to = read.text.indexOf("\ue001");
-  const manuscript = await readText(marked.replace(/⟦.*?⟧/s, () => typed), name);
-  return { manuscript, odd: { from, to: to - 1 }, right: arrow === undefined ? null : arrow.slice(2) };
+  const manuscript = await readText(
+    marked.replace(/⟦.*?⟧/s, () => typed),
+    name,
+  );
+  return {
+    manuscript,
+    odd: { from, to: to - 1 },
+    right: arrow === undefined ? null : arrow.slice(2),
+  };
 }
 
 /** Texts in which everything that differs differs for a reason. */
 export async function variationTexts(names: readonly string[]): Promise<Manuscript[]> {
   return Promise.all(
-    names.map((name) =>
-      readText(readFileSync(path.join(DATA, "variation", name), "utf8"), name),
-    ),
+    names.map((name) => readText(readFileSync(path.join(DATA, "variation", name), "utf8"), name)),
   );
 }
 

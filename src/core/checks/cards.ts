@@ -1,5 +1,24 @@
 import type { Card } from "./card.ts";
 import {
+  captionForm,
+  headingCase,
+  listCapital,
+  listEnd,
+  listGrammar,
+} from "./consistency/layout/cards.ts";
+import { dashForm, ellipsisForm, quotationMarks, serialComma } from "./consistency/marks/cards.ts";
+import {
+  currencyForm,
+  dateForm,
+  decimalForm,
+  eraForm,
+  numberForm,
+  percentForm,
+  rangeForm,
+  thousandsMark,
+  timeForm,
+} from "./consistency/numbers/cards.ts";
+import {
   abbreviationPlural,
   abbreviationPoints,
   accent,
@@ -252,6 +271,24 @@ export const CARDS: readonly Card[] = [
   contractionHabit,
   possessiveHabit,
   labelForm,
+  numberForm,
+  thousandsMark,
+  decimalForm,
+  rangeForm,
+  dateForm,
+  timeForm,
+  eraForm,
+  percentForm,
+  currencyForm,
+  quotationMarks,
+  dashForm,
+  ellipsisForm,
+  serialComma,
+  listEnd,
+  listCapital,
+  listGrammar,
+  headingCase,
+  captionForm,
 ];
 
 const BY_ID = new Map(CARDS.map((card) => [card.id, card]));

@@ -141,8 +141,8 @@ export interface Counting<F extends Fact, T = unknown> {
   keysOf(fact: F, block: Block, circumstances: Circumstances): string | readonly string[] | null;
   /** A tally with nothing counted. */
   start(): T;
-  /** Counts a fact of a key in, or out again. */
-  count(tally: T, fact: F, key: string, by: 1 | -1): void;
+  /** Counts a fact of a key in, or out again; `block` is the number of the block it stands in. */
+  count(tally: T, fact: F, key: string, by: 1 | -1, block: number): void;
 }
 
 /**
@@ -158,8 +158,8 @@ export interface Across<F extends Fact, T = unknown, V extends Verdict = Verdict
   judge(key: string, tally: T, level: number, circumstances: Circumstances): Judged<V>;
   /** False for a fact that is counted only, and of which no verdict says anything. */
   speaks?(fact: F): boolean;
-  /** What a verdict says of one fact; null for nothing. */
-  find(fact: F, verdict: V, circumstances: Circumstances): Conclusion | null;
+  /** What a verdict says of one fact, in the block of this number; null for nothing. */
+  find(fact: F, verdict: V, circumstances: Circumstances, block: number): Conclusion | null;
   /** What is told of the groups that a key's verdict makes. */
   tell?(key: string, tally: T, verdict: V): readonly Telling[];
 }

@@ -1,7 +1,26 @@
 import type { Check, Fact } from "./check.ts";
+import { captionForm } from "./consistency/layout/caption.ts";
+import { headingCase } from "./consistency/layout/heading-case.ts";
+import { listCapital } from "./consistency/layout/list-capital.ts";
+import { listEnd } from "./consistency/layout/list-end.ts";
+import { listGrammar } from "./consistency/layout/list-grammar.ts";
+import { dashForm } from "./consistency/marks/dash.ts";
+import { ellipsisForm } from "./consistency/marks/ellipsis.ts";
+import { quotationMarks } from "./consistency/marks/quotation-marks.ts";
+import { serialComma } from "./consistency/marks/serial-comma.ts";
+import { currencyForm } from "./consistency/numbers/currency.ts";
+import { dateForm } from "./consistency/numbers/date.ts";
+import { decimalForm } from "./consistency/numbers/decimal.ts";
+import { eraForm } from "./consistency/numbers/era.ts";
+import { numberForm } from "./consistency/numbers/number.ts";
+import { percentForm } from "./consistency/numbers/percent.ts";
+import { rangeForm } from "./consistency/numbers/range.ts";
+import { thousandsMark } from "./consistency/numbers/thousands.ts";
+import { timeForm } from "./consistency/numbers/time.ts";
 import { abbreviationPlural } from "./consistency/terms/abbreviation-plural.ts";
 import { accent } from "./consistency/terms/accent.ts";
 import { termCapitals } from "./consistency/terms/capitals.ts";
+import { compound } from "./consistency/terms/compound.ts";
 import { contractionHabit } from "./consistency/terms/contraction.ts";
 import { fixedCapitals } from "./consistency/terms/fixed-capitals.ts";
 import { labelForm } from "./consistency/terms/label.ts";
@@ -101,7 +120,6 @@ import { cliche } from "./wording/cliche.ts";
 import { closeRepetition } from "./wording/close-repetition.ts";
 import { doubleMeaning } from "./wording/double-meaning.ts";
 import { expletiveOpening } from "./wording/expletive-opening.ts";
-import { compound } from "./consistency/terms/compound.ts";
 import { hedge } from "./wording/hedge.ts";
 import { intensifier } from "./wording/intensifier.ts";
 import { jargon } from "./wording/jargon.ts";
@@ -236,6 +254,24 @@ export const CHECKS = [
   possessiveHabit,
   labelForm,
   compound,
+  numberForm,
+  thousandsMark,
+  decimalForm,
+  rangeForm,
+  dateForm,
+  timeForm,
+  eraForm,
+  percentForm,
+  currencyForm,
+  quotationMarks,
+  dashForm,
+  ellipsisForm,
+  serialComma,
+  listEnd,
+  listCapital,
+  listGrammar,
+  headingCase,
+  captionForm,
 ] as unknown as Check<Fact>[];
 
 /** A check by its id. */

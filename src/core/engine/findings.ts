@@ -131,7 +131,8 @@ export class Findings {
         const form = forms.formOf(fact);
         if (form === null) return [];
         const { from, to } = fact;
-        return [{ block, from, to, form, keeping: forms.keeping(fact) }];
+        const odd = keyed.isFound(fact, key, block);
+        return [{ block, from, to, form, keeping: forms.keeping(fact), odd }];
       }),
     );
   }
@@ -161,14 +162,14 @@ export class Findings {
     const facts = this.host.facts(index);
     const block = this.host.block(index);
     if (!facts || facts.length === 0 || !block) return NONE;
-    const found = this.wanted(facts, block);
+    const found = this.wanted(index, facts, block);
     return this.appetite === "sure" ? found.filter(({ unsure }) => !unsure) : found;
   }
 
-  private wanted(facts: readonly Fact[], block: Block): readonly Conclusion[] {
+  private wanted(index: number, facts: readonly Fact[], block: Block): readonly Conclusion[] {
     const found: Conclusion[] = [];
     if (this.keyed) {
-      this.keyed.conclude(block, facts, found);
+      this.keyed.conclude(index, block, facts, found);
       return found;
     }
     this.looked += facts.length;

@@ -89,24 +89,32 @@ export class KeyedFacts {
   }
 
   /** What the facts of one block come to. */
-  conclude(block: Block, facts: readonly Fact[], found: Conclusion[]): void {
+  conclude(index: number, block: Block, facts: readonly Fact[], found: Conclusion[]): void {
     const { across } = this.check;
     this.looked += facts.length;
     for (const fact of facts) {
       if (across.speaks && !across.speaks(fact)) continue;
-      this.tallies.keysOf(fact, block).some((key) => this.apply(fact, key, found));
+      this.tallies.keysOf(fact, block).some((key) => {
+        const conclusion = this.apply(fact, key, index);
+        if (conclusion) found.push(conclusion);
+        return conclusion !== null;
+      });
     }
   }
 
-  /** Applies a key's verdict to a fact; returns whether it says something of it. */
-  private apply(fact: Fact, key: string, found: Conclusion[]): boolean {
+  /** Applies a key's verdict to a fact; null where it says nothing of it. */
+  private apply(fact: Fact, key: string, index: number): Conclusion | null {
     const verdict = this.verdictOf(key);
-    if (!verdict) return false;
-    const conclusion = this.check.across.find(fact, verdict, this.circumstances);
-    if (!conclusion) return false;
+    if (!verdict) return null;
+    const conclusion = this.check.across.find(fact, verdict, this.circumstances, index);
+    if (!conclusion) return null;
     const { group = `${this.check.id}:${key}` } = conclusion;
-    found.push({ ...conclusion, group });
-    return true;
+    return { ...conclusion, group };
+  }
+
+  /** Whether a key's verdict finds something in a fact. */
+  isFound(fact: Fact, key: string, index: number): boolean {
+    return this.apply(fact, key, index) !== null;
   }
 
   /** What is told of the groups of a key now; nothing when it has no verdict. */

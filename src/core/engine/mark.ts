@@ -68,6 +68,8 @@ export interface GroupPlace {
   form: string;
   /** Why it keeps its form whatever is preferred; null for a place that may change. */
   keeping: Keeping | null;
+  /** It is at odds with what is preferred. */
+  odd: boolean;
 }
 
 /** What brings a place to another form; offsets in the document. */

@@ -58,13 +58,13 @@ export class Tallies {
     now: readonly Fact[] | undefined,
   ): void {
     if (!before || before.length === 0) {
-      for (const entry of this.count(now ?? [], block, 1)) {
+      for (const entry of this.count(now ?? [], index, block, 1)) {
         entry.blocks = insertSorted(entry.blocks, index);
       }
       return;
     }
-    const left = this.count(before, block, -1);
-    const kept = this.count(now ?? [], block, 1);
+    const left = this.count(before, index, block, -1);
+    const kept = this.count(now ?? [], index, block, 1);
     for (const entry of left) {
       if (!kept.has(entry)) entry.blocks = removeSorted(entry.blocks, index);
     }
@@ -90,19 +90,19 @@ export class Tallies {
     this.changed = [];
   }
 
-  private count(facts: readonly Fact[], block: Block, by: 1 | -1): Set<Tallied> {
+  private count(facts: readonly Fact[], index: number, block: Block, by: 1 | -1): Set<Tallied> {
     const met = new Set<Tallied>();
     this.visited += facts.length;
     for (const fact of facts) {
       const keys = this.counting.keysOf(fact, block, this.circumstances);
       if (keys === null) continue;
-      if (typeof keys === "string") met.add(this.countOne(fact, keys, by));
-      else for (const key of keys) met.add(this.countOne(fact, key, by));
+      if (typeof keys === "string") met.add(this.countOne(fact, keys, by, index));
+      else for (const key of keys) met.add(this.countOne(fact, key, by, index));
     }
     return met;
   }
 
-  private countOne(fact: Fact, key: string, by: 1 | -1): Tallied {
+  private countOne(fact: Fact, key: string, by: 1 | -1, index: number): Tallied {
     let entry = this.entries.get(key);
     if (!entry) {
       entry = { key, tally: this.counting.start(), blocks: [], fresh: true, touched: false };
@@ -113,7 +113,7 @@ export class Tallies {
       this.changed.push(entry);
       for (const reader of this.readers) reader.touching(entry);
     }
-    this.counting.count(entry.tally, fact, key, by);
+    this.counting.count(entry.tally, fact, key, by, index);
     return entry;
   }
 }

@@ -49,6 +49,7 @@ export function assemble(raw: readonly RawBlock[]): Assembled {
   let position = 0;
   let section = 0;
   let inReferences = false;
+  const lists = new Lists();
   if (raw.length > MOST_BLOCKS) throw tooMuch();
   for (const [index, one] of raw.entries()) {
     if (index > 0) {
@@ -63,7 +64,16 @@ export function assemble(raw: readonly RawBlock[]): Assembled {
     const { kind, text, spans: ownSpans, ...rest } = one;
     const from = position;
     const to = from + text.length;
-    blocks.push({ ...rest, id: `b${index}`, kind: listed ? "reference" : kind, from, to, section });
+    const list = lists.of(one);
+    blocks.push({
+      ...rest,
+      id: `b${index}`,
+      kind: listed ? "reference" : kind,
+      from,
+      to,
+      section,
+      ...(list === null ? {} : { list }),
+    });
     for (const span of ownSpans)
       spans.push({ ...span, from: span.from + from, to: span.to + from });
     texts.push(text);
@@ -71,6 +81,27 @@ export function assemble(raw: readonly RawBlock[]): Assembled {
     if (position > MOST_CHARACTERS) throw tooMuch();
   }
   return { text: texts.join(""), blocks, spans: spans.sort((a, b) => a.from - b.from) };
+}
+
+/** Numbers the lists of a document: items one after the other, of one depth and one sort of marker. */
+class Lists {
+  private open: { list: number; numbered: boolean }[] = [];
+  private count = 0;
+
+  /** The list of a block; null for what is no item. */
+  of({ kind, level = 1, marker = "" }: RawBlock): number | null {
+    if (kind !== "item") {
+      this.open = [];
+      return null;
+    }
+    const numbered = /\d|^\(?[a-z]{1,3}[.)]/i.test(marker);
+    this.open.length = Math.min(this.open.length, level);
+    const known = this.open[level - 1];
+    if (known && known.numbered === numbered) return known.list;
+    this.count++;
+    this.open[level - 1] = { list: this.count, numbered };
+    return this.count;
+  }
 }
 
 function separator(before: RawBlock | undefined, after: RawBlock): string {

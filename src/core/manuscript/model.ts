@@ -66,6 +66,8 @@ export interface Block {
   cell?: Cell;
   /** Why nothing in this block can be changed: a number or a formula of a sheet. */
   fixed?: string;
+  /** Which list of the document an item belongs to, from 1; items of a list within it have their own. */
+  list?: number;
   /** How many headings precede or open this block; 0 before the first heading. */
   section: number;
 }

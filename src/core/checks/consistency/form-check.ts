@@ -1,5 +1,5 @@
 import type { AnalysedBlock, Language } from "../../language/analysis.ts";
-import type { BlockKind } from "../../manuscript/model.ts";
+import type { Block, BlockKind } from "../../manuscript/model.ts";
 import type { Card } from "../card.ts";
 import type {
   Across,
@@ -50,6 +50,10 @@ export interface FormCheckParts<F extends FormFact> extends Card {
   dictionary?(key: string, counts: FormCounts, circumstances: Circumstances): string | null;
   /** Whether forms are at odds though there are two, or though there is one. */
   atOdds?(key: string, counts: FormCounts, circumstances: Circumstances): boolean;
+  /** What a fact counts under, where the block it stands in tells: a list, a level of headings. */
+  keyOf?(fact: F, block: Block): string | null;
+  /** Whether a form may stand beside the preferred one. */
+  goesWith?(form: string, preferred: string): boolean;
   /** The roles within which forms are at odds, as letters in one word; "" where in none. */
   rolesAtOdds?(counts: FormCounts): string;
   /** What stands in the place of a fact in another form; null where that can't be told. */
@@ -75,19 +79,20 @@ export function formCheck<F extends FormFact>(parts: FormCheckParts<F>): Check<F
     reads = RUNNING,
     ...rest
   } = parts;
-  const { rules, dictionary, atOdds, rolesAtOdds, ...card } = rest;
+  const { rules, dictionary, atOdds, rolesAtOdds, keyOf, goesWith, ...card } = rest;
   const kinds = new Set(reads);
   const judging = { rules, dictionary, atOdds, rolesAtOdds };
   const across: Across<F, Map<string, FormCount>> = {
     counting: {
-      keysOf: ({ key }) => key,
+      keysOf: (fact, block) => (keyOf ? keyOf(fact, block) : fact.key),
       start: () => new Map(),
       count,
     },
     judge: (key, counts, _level, circumstances) => ({
       verdict: verdictOf(`${card.id}:${key}`, key, counts, circumstances, judging),
     }),
-    find: (fact, verdict) => findingOf(fact, verdict, label),
+    find: (fact, verdict) =>
+      goesWith?.(fact.form, String(verdict.form)) ? null : findingOf(fact, verdict, label),
     tell: (_key, counts, verdict) => [{ ...tellingOf(counts, verdict, label), matter }],
   };
   return {

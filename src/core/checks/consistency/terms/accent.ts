@@ -21,7 +21,8 @@ export const accent = formCheck<FormFact>({
       if (!unit || form.length < SHORTEST) return [];
       const plain = withoutAccents(form);
       const isName = tags[at] === TAG.NNP && at !== syntax.sentenceFrom[at];
-      const asks = plain !== form || WITHOUT.has(form) || (isName && /^\p{Lu}/u.test(text.charAt(unit.from)));
+      const asks =
+        plain !== form || WITHOUT.has(form) || (isName && /^\p{Lu}/u.test(text.charAt(unit.from)));
       return asks ? [placed(block, { from: unit.from, to: unit.to, key: plain, form })] : [];
     });
   },

@@ -74,7 +74,10 @@ function* termsIn(block: AnalysedBlock, syntax: Syntax): Generator<FormFact> {
 }
 
 /** The last word of the term that begins here: up to three words alike in capitals, a noun at their end. */
-function endOfTerm({ units, tags, text, sentenceTo, nounAt, nounGroups }: Syntax, at: number): number {
+function endOfTerm(
+  { units, tags, text, sentenceTo, nounAt, nounGroups }: Syntax,
+  at: number,
+): number {
   const group = nounGroups[nounAt[at] ?? -1];
   const end = sentenceTo[at] ?? at + 1;
   const capital = /^\p{Lu}/u.test(text.charAt(units[at]?.from ?? 0));

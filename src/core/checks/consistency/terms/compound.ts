@@ -123,7 +123,8 @@ function closedAt(
 /** "setup", "login": a verb and its particle in one piece. */
 function endsInParticle(form: string, { lexicon }: Language): boolean {
   return PARTICLE_ENDINGS.some(
-    (particle) => form.endsWith(particle) && lexicon.varieties(form.slice(0, -particle.length)) !== 0,
+    (particle) =>
+      form.endsWith(particle) && lexicon.varieties(form.slice(0, -particle.length)) !== 0,
   );
 }
 const PARTICLE_ENDINGS = ["up", "down", "in", "out", "off", "over", "back"];

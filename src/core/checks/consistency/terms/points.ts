@@ -22,14 +22,14 @@ export const abbreviationPoints = formCheck<FormFact>({
     for (const { match, from, to, kept } of matchesIn(block, ABBREVIATION)) {
       const written = match[0];
       const letters = written.replace(/[.\s\u00a0]/g, "");
-      const hours = /^[ap]m$/i.test(letters);
-      if (hours && !/\d[ \u00a0]?$/.test(block.text.slice(0, from))) continue;
+      // The halves of the day are looked at with the times.
+      if (/^[ap]m$/i.test(letters)) continue;
       // A stop that ends the sentence may be the abbreviation's too.
       const ends = written.endsWith(".") && !TITLES.has(letters) && endsSentence(block.text, to);
       const bare = ends && !written.slice(0, -1).includes(".");
       if (bare) continue;
-      const form = formOf(written);
-      facts.push({ from, to, key: hours ? "am and pm" : letters, form, ...(kept ? { kept } : {}) });
+      const form = written.replace(/\u00a0/g, " ");
+      facts.push({ from, to, key: letters, form, ...(kept ? { kept } : {}) });
     }
     return facts;
   },
@@ -49,14 +49,6 @@ export const abbreviationPoints = formCheck<FormFact>({
 
 /** Before names, whose capital does not begin a sentence. */
 const TITLES = new Set("Dr Mr Mrs Ms Prof St Rev Lt Col Capt Sgt Gen".split(" "));
-
-/** "p.m." and "a.m." are one form. */
-function formOf(written: string): string {
-  return written
-    .replace(/\u00a0/g, " ")
-    .replace(/^[ap](?=\.?m\.?$)/, "p")
-    .replace(/^[AP](?=\.?M\.?$)/, "P");
-}
 
 /** Whether a stop here may end a sentence: nothing follows, or a capital does. */
 export function endsSentence(text: string, to: number): boolean {
