@@ -2,7 +2,7 @@ import assert from "node:assert/strict";
 import { describe, test } from "node:test";
 import { CHECKS } from "../../src/core/checks/index.ts";
 import { applyEdits } from "../../src/core/manuscript/edits.ts";
-import { marksOf } from "../support/marks.ts";
+import { marksOfExample } from "../support/marks.ts";
 import { speaksFor } from "../support/speaking.ts";
 
 for (const check of CHECKS) {
@@ -18,7 +18,7 @@ for (const check of CHECKS) {
     for (const example of check.examples) {
       if ("leave" in example) {
         test(`leaves alone: ${example.leave}`, () => {
-          const marks = marksOf(example.leave).filter((mark) => {
+          const marks = marksOfExample(example.leave).filter((mark) => {
             return mark.rule === check.id || (check.pass !== "wording" && mark.pass === check.pass);
           });
           assert.deepEqual(
@@ -28,12 +28,12 @@ for (const check of CHECKS) {
         });
       } else if ("marked" in example) {
         test(`marks “${example.marked}” in: ${example.wrong}`, () => {
-          const own = marksOf(example.wrong).find((mark) => speaksFor(mark, check.id));
+          const own = marksOfExample(example.wrong).find((mark) => speaksFor(mark, check.id));
           assert.equal(own?.text, example.marked);
         });
       } else {
         test(`makes “${example.right}” of “${example.wrong}”`, () => {
-          const marks = marksOf(example.wrong);
+          const marks = marksOfExample(example.wrong);
           const own = marks.find((mark) => speaksFor(mark, check.id));
           assert.ok(own, `marked by ${marks.map(({ rule }) => rule).join(", ") || "nothing"}`);
           assert.equal(applyEdits(example.wrong, own.choices[0]?.edits ?? []), example.right);

@@ -1,7 +1,7 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
 import { CARDS } from "../../src/core/checks/cards.ts";
-import { marksOf } from "../support/marks.ts";
+import { marksOfExample } from "../support/marks.ts";
 
 /** One line of a slip. */
 const LONGEST = 110;
@@ -22,7 +22,7 @@ describe("what a mark says", () => {
     test(`of “${card.title}” is short, plain and names the word`, () => {
       const told = card.examples.flatMap((example) => {
         if (!("wrong" in example)) return [];
-        return marksOf(example.wrong).flatMap((mark) =>
+        return marksOfExample(example.wrong).flatMap((mark) =>
           [mark, ...(mark.also ?? [])].filter(({ rule }) => rule === card.id),
         );
       });

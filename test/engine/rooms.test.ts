@@ -229,7 +229,7 @@ function keyed() {
   };
   const found = (block: number) => {
     const conclusions: Conclusion[] = [];
-    made.conclude(BLOCK, facts(held[block] ?? ""), conclusions);
+    made.conclude(block, BLOCK, facts(held[block] ?? ""), conclusions);
     return conclusions.map(({ from, group }) => `${from} ${group}`);
   };
   return { made, put, found };
@@ -278,7 +278,7 @@ describe("facts by keys", () => {
     const nothing = () => undefined;
     const found = (block: string) => {
       const conclusions: Conclusion[] = [];
-      for (const check of checks) check.conclude(BLOCK, facts(block), conclusions);
+      for (const check of checks) check.conclude(0, BLOCK, facts(block), conclusions);
       return conclusions.map(({ from, group }) => `${from} ${group}`);
     };
     const put = (index: number, before: string | undefined, now: string) => {

@@ -1,10 +1,22 @@
 import { checkText } from "../../src/command/checking.ts";
 import { PASSES } from "../../src/core/checks/card.ts";
+import { readMd } from "../../src/core/formats/md/format.ts";
 import { linesManuscript } from "../../src/core/manuscript/lines.ts";
+import type { Manuscript } from "../../src/core/manuscript/model.ts";
 import { loadLanguage } from "./language.ts";
 
 /** The marks of all passes in a report in British spelling, one paragraph a line. */
 export function marksOf(text: string) {
+  return marksIn(linesManuscript(text));
+}
+
+/** The marks of an example; one of several lines is a document in Markdown. */
+export function marksOfExample(text: string) {
+  if (!text.includes("\n")) return marksOf(text);
+  return marksIn(readMd(new TextEncoder().encode(text), "example.md"));
+}
+
+function marksIn(manuscript: Pick<Manuscript, "text" | "blocks" | "spans">) {
   const options = { variety: "en-GB", kind: "report", passes: PASSES } as const;
-  return checkText(linesManuscript(text), loadLanguage(), options).marks;
+  return checkText(manuscript, loadLanguage(), options).marks;
 }

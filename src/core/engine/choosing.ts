@@ -47,8 +47,10 @@ export function formChoices(
   if (!fact || !group?.variants) return [];
   const { preferred, variants } = group;
   const isFirst = (form: string) => Number(form === preferred?.variant);
-  return variants
-    .map(({ form, text: label }) => form ?? label)
+  const known = variants.map(({ form, text: label }) => form ?? label);
+  // What a standard has need not be met in the text.
+  const all = new Set(preferred ? [...known, preferred.variant] : known);
+  return [...all]
     .filter((form) => form !== forms.formOf(fact))
     .sort((one, other) => isFirst(other) - isFirst(one))
     .flatMap((form) => {

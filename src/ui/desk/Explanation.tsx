@@ -28,7 +28,10 @@ export function Explanation({ check, also = [] }: { check: Card; also?: Mark["al
         <span className="mt-2 block max-w-[60ch] border-l border-rule pl-3">
           <b className="font-semibold">{check.title}.</b> {check.why}
           {wrong.map((one) => (
-            <span key={one.wrong} className="mt-1.5 block font-book leading-snug">
+            <span
+              key={one.wrong}
+              className="mt-1.5 block whitespace-pre-line font-book leading-snug"
+            >
               {"right" in one ? (
                 <>
                   <span className="line-through decoration-faint">{one.wrong}</span>
@@ -41,7 +44,7 @@ export function Explanation({ check, also = [] }: { check: Card; also?: Mark["al
           ))}
           {left && "leave" in left ? (
             <span className="mt-1.5 block leading-snug text-soft">
-              Left alone: <span className="font-book">{left.leave}</span>
+              Left alone: <span className="whitespace-pre-line font-book">{left.leave}</span>
             </span>
           ) : null}
           {also.map(({ rule, reason }) => (

@@ -51,6 +51,13 @@ export const PASS_PARTS: Readonly<Record<Pass, PassParts>> = {
     beyond:
       "What this pass can’t judge: whether the argument holds, and whether this reader needs it said so. Advice is only advice.",
   },
+  consistency: {
+    board: ALL_MARKS,
+    done: "The consistency pass is done",
+    nothing: "The consistency pass found nothing written in two ways.",
+    beyond:
+      "What this pass can’t know: which of two forms was meant to differ. Look at the places before you change them all.",
+  },
   sentences: {
     board: READINGS,
     done: "The sentences pass is done",

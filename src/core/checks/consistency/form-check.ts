@@ -65,7 +65,6 @@ export interface FormCheckParts<F extends FormFact> extends Card {
 }
 
 const RUNNING: readonly BlockKind[] = ["paragraph", "item", "note", "quote", "cell", "caption"];
-const NO_FACTS: readonly never[] = [];
 /** Places of the commonest form for each of the next one, from which on the text has a habit. */
 const CLEAR = 2;
 
@@ -97,8 +96,7 @@ export function formCheck<F extends FormFact>(parts: FormCheckParts<F>): Check<F
   };
   return {
     ...card,
-    examine: (block, language) =>
-      kinds.has(block.kind) ? examine(block, language) : [...NO_FACTS],
+    examine: (block, language) => (kinds.has(block.kind) ? examine(block, language) : []),
     across: across as Across<F>,
     forms: {
       matter,

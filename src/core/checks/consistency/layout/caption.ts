@@ -16,7 +16,7 @@ export const captionForm = formCheck<FormFact>({
     const trimmed = text.trimEnd();
     const match = trimmed.length > LONGEST ? null : CAPTION.exec(trimmed);
     if (!match) return [];
-    const { label = "", number = "", sign = "" } = match.groups ?? {};
+    const { label = "", sign = "" } = match.groups ?? {};
     // "Figure 3 shows the wall" is a sentence of the text.
     if (sign === "" && kind !== "caption" && !/^\p{Lu}/u.test(trimmed.slice(match[0].length)))
       return [];
@@ -33,7 +33,6 @@ export const captionForm = formCheck<FormFact>({
         form: `${label} 1${sign}`,
       },
     ];
-    void number;
     // A caption of several sentences ends as they do.
     const single = sentences.length <= (sign === "." ? 2 : 1);
     if (single) {

@@ -10,7 +10,14 @@ export const listEnd: Card = {
   title: "Items of a list end in two ways",
   why: "The items of one list end alike: with a full stop where they are sentences, with semicolons or commas where they make one sentence together, or with nothing.",
   source: "common practice of house styles",
-  examples: [],
+  examples: [
+    {
+      wrong:
+        "Bring:\n\n- a lamp;\n- a rope;\n- the key.\n\nLeave:\n\n- the dog.\n- the boat.\n- the bell",
+      marked: "bell",
+    },
+    { leave: "Bring:\n\n- a lamp;\n- a rope;\n- the key." },
+  ],
 };
 
 export const listCapital: Card = {
@@ -21,7 +28,10 @@ export const listCapital: Card = {
   title: "Items of a list with and without a capital",
   why: "The items of one list begin alike, all with a capital or all without.",
   source: "common practice of house styles",
-  examples: [],
+  examples: [
+    { wrong: "Bring:\n\n- a lamp\n- a rope\n- The key", marked: "The" },
+    { leave: "Bring:\n\n- a lamp\n- a rope\n- the key" },
+  ],
 };
 
 export const listGrammar: Card = {
@@ -32,7 +42,17 @@ export const listGrammar: Card = {
   title: "Item of another make than its list",
   why: "The items of a list are read against each other: where all give an order, name a thing or say what is being done, one that does otherwise is stumbled over.",
   source: "common practice",
-  examples: [],
+  examples: [
+    {
+      wrong:
+        "To close the station:\n\n- Lock the door.\n- Stop the pump.\n- The lamps are put out.\n- Hang up the key.",
+      marked: "The",
+    },
+    {
+      leave:
+        "To close the station:\n\n- Lock the door.\n- Stop the pump.\n- Put out the lamps.\n- Hang up the key.",
+    },
+  ],
 };
 
 export const headingCase: Card = {
@@ -43,7 +63,13 @@ export const headingCase: Card = {
   title: "Headings of one level with different capitals",
   why: "Headings of one level are capitalised alike: the first word only, each word that counts, or all letters.",
   source: "common practice of house styles",
-  examples: [],
+  examples: [
+    {
+      wrong: "# The old wall\n\nIt fell.\n\n# Rows of stakes\n\nThey rot.\n\n# The New Sea Gate",
+      marked: "The New Sea Gate",
+    },
+    { leave: "# The old wall\n\nIt fell.\n\n# Rows of stakes\n\nThey rot.\n\n# The new sea gate" },
+  ],
 };
 
 export const captionForm: Card = {
@@ -54,5 +80,11 @@ export const captionForm: Card = {
   title: "Captions in two forms",
   why: "The label, the sign after its number and the end of captions are the same for all figures, and for all tables.",
   source: "common practice of house styles",
-  examples: [],
+  examples: [
+    {
+      wrong: "Figure 1. The wall\n\nFigure 2. The gate\n\nFigure 3: The bell",
+      marked: "Figure 3:",
+    },
+    { leave: "Figure 1. The wall\n\nFigure 2. The gate\n\nFigure 3. The bell" },
+  ],
 };

@@ -1,4 +1,4 @@
-import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
+import { TAG_SETS } from "../../../language/tags/tag-sets.ts";
 import { type FormFact, formCheck } from "../form-check.ts";
 import { listCapital as card } from "./cards.ts";
 
@@ -24,7 +24,6 @@ export const listCapital = formCheck<FormFact>({
       syntax.tags[1] !== undefined &&
       TAG_SETS.NAME[syntax.tags[1]];
     if (capital && (!known || named || first === "I")) return [];
-    void TAG;
     return [{ from: unit.from, to: unit.to, key: "", form: capital ? CAPITAL : SMALL }];
   },
   reads: ["item"],

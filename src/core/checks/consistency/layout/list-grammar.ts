@@ -1,4 +1,3 @@
-import type { AnalysedBlock } from "../../../language/analysis.ts";
 import type { Syntax } from "../../../language/phrases/syntax.ts";
 import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
 import { VERB } from "../../../language/words/lexicon.ts";
@@ -15,7 +14,7 @@ export const listGrammar = formCheck<FormFact>({
     const syntax = block.syntax();
     const unit = syntax?.units[0];
     if (!syntax || !unit || syntax.units.length < 2) return [];
-    const form = openingOf(block, syntax, (written) => words.verb(written) === written);
+    const form = openingOf(syntax, (written) => words.verb(written) === written);
     return form ? [{ from: unit.from, to: unit.to, key: "", form }] : [];
   },
   reads: ["item"],
@@ -31,7 +30,6 @@ export const listGrammar = formCheck<FormFact>({
 
 /** What an item opens with; null where that is not plain. */
 function openingOf(
-  _block: AnalysedBlock,
   { tags, words, verbGroups, nounGroups, nounAt }: Syntax,
   isBase: (form: string) => boolean,
 ): string | null {

@@ -8,14 +8,14 @@ export const quotationMarks: Card = {
   weight: "settle",
   code: "qu",
   title: "Quotation marks of two kinds",
-  why: "A text has one kind of quotation marks, double or single, curved or straight; the other kind stands within a quotation.",
+  why: "A text has one kind of quotation marks, double or single, curved or straight; the other kind is for what is quoted within a quotation.",
   source: "common practice of house styles",
   examples: [
     {
       wrong: "She said “wait” and left. The sign reads “shut”. They call it ‘the bar’ here.",
       right: "She said “wait” and left. The sign reads “shut”. They call it “the bar” here.",
     },
-    { leave: "She said “wait for ‘the bar’ here” and left. The keepers’ house isn’t old." },
+    { leave: "She said “wait for ‘the bar’ here” and left. The keepers’ house is James’s." },
   ],
 };
 

@@ -22,8 +22,6 @@ const SUMS = CURRENCIES.map(({ sign, code, names }) => ({
 }));
 
 interface SumFact extends FormFact {
-  code: string;
-  sign: string;
   amount: string;
   size: string;
 }
@@ -45,7 +43,7 @@ export const currencyForm = formCheck<SumFact>({
           before === undefined
             ? afterForm(after, code, sign)
             : `${before.trim()}${/\p{L}$/u.test(before.trim()) || before !== before.trim() ? " " : ""}5`;
-        const rest = { code, sign, amount, size };
+        const rest = { amount, size };
         facts.push({ from, to, key: code, form, ...rest, ...(kept ? { kept } : {}) });
         if (/^[ \u00a0]?(?:m|M|million)$/.test(size)) {
           const shape =
@@ -68,14 +66,12 @@ export const currencyForm = formCheck<SumFact>({
     return facts;
   },
   reads: ["paragraph", "item", "note"],
-  write({ from, to, code, sign, amount, size }, form, text) {
+  write({ from, to, amount, size }, form, text) {
     const written = text.slice(from, to);
     if (/^5 ?(?:m|M|million)$/.test(form))
       return written.replace(/[ \u00a0]?(?:m|M|million)\b/, form.slice(1));
     const whole = `${amount}${size}`;
     if (form.endsWith("5")) return `${form.slice(0, -1)}${whole}`;
-    void code;
-    void sign;
     return `${whole}${form.slice(1)}`;
   },
 });

@@ -82,9 +82,9 @@ export const termCapitals: Card = {
   examples: [
     {
       wrong:
-        "We asked the Harbour Office. Then the Harbour Office wrote. Later the harbour office shut.",
+        "We asked the Harbour Office. Then the Harbour Office wrote. Later the harbour office closed at noon.",
       right:
-        "We asked the Harbour Office. Then the Harbour Office wrote. Later the Harbour Office shut.",
+        "We asked the Harbour Office. Then the Harbour Office wrote. Later the Harbour Office closed at noon.",
     },
     { leave: "We asked the director. Before him, Director Hale had said so." },
   ],

@@ -1,7 +1,6 @@
 import { type FormFact, formCheck } from "../form-check.ts";
 import { matchesIn } from "../places.ts";
 import { labelForm as card } from "./cards.ts";
-import { endsSentence } from "./points.ts";
 
 /** What text refers to by its number: the word, and how it is shortened. */
 const LABELS: readonly (readonly [full: string, short: string])[] = [
@@ -97,7 +96,7 @@ const SHAPES: Record<"full" | "stopped" | "bare", (name: string, word: string) =
 
 function isOpening(text: string, from: number): boolean {
   const before = text.slice(Math.max(0, from - 4), from);
-  return from === 0 || /[.!?]\s+$/.test(before) || endsSentence(".", 1) === false;
+  return from === 0 || /[.!?]\s+$/.test(before);
 }
 
 /** Whether the place stands in brackets, where many houses shorten. */

@@ -62,7 +62,6 @@ export const variantSpelling = formCheck<SpellingFact>({
     const known = own.filter((form) => (lexicon.varieties(form) & VARIETY_BITS[variety]) !== 0);
     return known.length === 1 && own.length > 1 ? { form: known[0] ?? "", by: "variety" } : null;
   },
-  atOdds: (_key, counts) => [...counts.values()].filter(({ own }) => own > 0).length > 1,
   write({ from, to, word }, form, text) {
     const written = text.slice(from, to);
     if (!form.startsWith("-")) return withCapitalsOf(written, form);
