@@ -95,10 +95,10 @@ function outcomeOf({ manuscript, odd, right, kind }: Case): Outcome {
     outcome.wrong += isWrong;
     if (isWrong > 0 && process.env.SHOW) console.log("   wrong:", kind, id, group.note);
     const place = ticked.find(at);
-    if (!place) continue;
-    const [rewritten] = engine.rewrite(id, [place], group.preferred?.variant ?? "");
-    if (!rewritten || right === null) continue;
-    const { from, to, insert } = rewritten.edit;
+    if (!place || place.insert === null || right === null) continue;
+    const start = engine.blockRange(place.block).from;
+    const { insert } = place;
+    const [from, to] = [start + place.from, start + place.to];
     const before = manuscript.text.slice(odd.from, odd.to);
     const whole =
       manuscript.text.slice(Math.min(from, odd.from), from) +

@@ -4,7 +4,7 @@ import type { ShelfRecord } from "./shelf.ts";
 
 /** What a document is checked by: its own switches and the house style. */
 export function checkSettings(
-  { variety, kind, off, appetites, subjects, leave, reader }: ShelfRecord,
+  { variety, kind, off, appetites, subjects, leave, reader, forms }: ShelfRecord,
   style: HouseStyle,
 ): CheckSettings {
   return {
@@ -17,6 +17,7 @@ export function checkSettings(
     },
     leave,
     reader,
+    forms,
     subjects,
     words: wordsFor(style, subjects),
     soundRules: style.soundRules,

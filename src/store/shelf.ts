@@ -47,6 +47,8 @@ export const shelfRecordSchema = z.object({
   subjects: z.array(z.string()).default([]),
   /** Whom it is for (`readings/readers.ts`); null for whoever usually reads its kind. */
   reader: z.string().nullable().default(null),
+  /** What was chosen in this document, by group of forms: a form, or "" where all stand on purpose. */
+  forms: z.record(z.string(), z.string()).default({}),
   /** Kinds of unknown words left alone, or not, against the defaults. */
   leave: z.partialRecord(z.enum(LEAVES), z.boolean()).default({}),
   /** Where the reader was, as an offset in the text, and in which pass. */

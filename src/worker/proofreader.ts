@@ -1,6 +1,6 @@
 import { PASSES, type Pass } from "../core/checks/card.ts";
 import { Engine } from "../core/engine/engine.ts";
-import type { CheckSettings, Mark, MarkChoice, Report } from "../core/engine/mark.ts";
+import type { CheckSettings, GroupPlace, Mark, MarkChoice, Report } from "../core/engine/mark.ts";
 import { placesBehind, readText, type TextReadings } from "../core/engine/reading.ts";
 import {
   type Exported,
@@ -36,6 +36,12 @@ export interface AboutWord {
   bases: string[];
   forms: { base: string; forms: WordForm[] }[];
   syllables: number;
+}
+
+/** The places of a group of forms, in the text after the edit of this number. */
+export interface FormPlaces {
+  revision: number;
+  places: GroupPlace[];
 }
 
 /** A report, and which text it is of. */
@@ -224,6 +230,14 @@ export class Proofreader {
   choices(marks: Mark[]): MarkChoice[][] | null {
     const { running } = this;
     return running && marks.map((mark) => running.engine.choices(mark));
+  }
+
+  /** The places of a group of forms, and what each would be in one form; null where nothing was checked. */
+  formPlaces(group: string, form: string): FormPlaces | null {
+    const { running } = this;
+    if (!running) return null;
+    const { engine, revision } = running;
+    return { revision, places: engine.placesOf(group, form) };
   }
 
   /**

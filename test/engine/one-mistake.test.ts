@@ -118,7 +118,9 @@ describe("one mistake, one mark", () => {
       "He have a number of boat, and there is several reasons why this is the case.",
       "Each of the sensors have it's own address, due to the fact that it was moved.",
     ].join("\n");
-    const marks = engineOf(text).allMarks();
+    const marks = engineOf(text)
+      .allMarks()
+      .filter(({ pass }) => pass !== "consistency");
     assert.ok(marks.length > 5, String(marks.length));
     for (const one of marks) {
       for (const other of marks) {

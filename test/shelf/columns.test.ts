@@ -30,6 +30,7 @@ const record = (id: string, run: Partial<NonNullable<ShelfRecord["run"]>> | null
   off: [],
   appetites: {},
   subjects: [],
+  forms: {},
   leave: {},
   reader: null,
   place: 0,

@@ -20,16 +20,7 @@ import { areDoubtsWorthIt } from "./doubts.ts";
 import { type Examined, NOT_EXAMINED } from "./examined.ts";
 import { Examiner } from "./examiner.ts";
 import { Findings } from "./findings.ts";
-import type {
-  CheckSettings,
-  Group,
-  GroupPlace,
-  Mark,
-  MarkChoice,
-  PlacedEdit,
-  Report,
-  Tables,
-} from "./mark.ts";
+import type { CheckSettings, Group, GroupPlace, Mark, MarkChoice, Report, Tables } from "./mark.ts";
 import { errorsAmong, marksOf, sameMarks } from "./marks.ts";
 import { Pages } from "./pages.ts";
 import { Tallies } from "./tallies.ts";
@@ -277,33 +268,11 @@ export class Engine {
     });
   }
 
-  /** Every place of a group of forms, in reading order; none where nothing is grouped so. */
-  placesOf(group: string): GroupPlace[] {
-    const found = this.findingsOf(group);
-    return found ? found.findings.placesOf(found.key) : [];
-  }
-
-  /** The edits that bring places of a group to one form, each with its place; offsets in the document. */
-  rewrite(group: string, places: readonly GroupPlace[], form: string): PlacedEdit[] {
-    const found = this.findingsOf(group);
-    const { forms } = found?.findings.check ?? {};
-    if (!found || !forms) return [];
-    const circumstances = this.circumstances();
-    return places.flatMap((place) => {
-      const { from } = this.blockRange(place.block);
-      const fact = found.findings.factAt(found.key, place);
-      const insert = fact && forms.write(fact, form, this.textOf(place.block), circumstances);
-      if (insert === null || insert === undefined) return [];
-      return [{ place, edit: { from: from + place.from, to: from + place.to, insert } }];
-    });
-  }
-
-  /** What concludes of a group, and the key of its facts. */
-  private findingsOf(group: string): { findings: Findings; key: string } | null {
+  /** Every place of a group of forms, in reading order, beside one form or the one that is preferred. */
+  placesOf(group: string, form?: string): GroupPlace[] {
     const at = group.indexOf(":");
-    const rule = group.slice(0, at);
-    const findings = this.findings.find(({ check }) => check.id === rule);
-    return findings ? { findings, key: group.slice(at + 1) } : null;
+    const findings = this.findings.find(({ check }) => check.id === group.slice(0, at));
+    return findings?.placesOf(group.slice(at + 1), (block) => this.textOf(block), form) ?? [];
   }
 
   private examine(index: number, spans: Span[]): Examined {

@@ -121,25 +121,25 @@ export class Findings {
     return this.followsIn(index).filter((follows) => !follows).length;
   }
 
-  /** Every place of a key's forms, in reading order. */
-  placesOf(key: string): GroupPlace[] {
+  /**
+   * Every place of a key's forms, in reading order, beside one form or the one that is preferred;
+   * `textOf` gives the texts of blocks.
+   */
+  placesOf(key: string, textOf: (block: number) => string, chosen?: string): GroupPlace[] {
     const { forms } = this.check;
-    const { keyed } = this;
-    if (!forms || !keyed) return [];
+    const { keyed, circumstances } = this;
+    const form = chosen ?? keyed?.preferredFor(key);
+    if (!forms || !keyed || form === undefined) return [];
     return keyed.blocksOf(key).flatMap((block) =>
       this.factsOf(key, block).flatMap((fact) => {
-        const form = forms.formOf(fact);
-        if (form === null) return [];
+        const own = forms.formOf(fact);
+        if (own === null) return [];
         const { from, to } = fact;
-        const odd = keyed.isFound(fact, key, block);
-        return [{ block, from, to, form, keeping: forms.keeping(fact), odd }];
+        const odd = keyed.isFound(fact, key, block, form);
+        const insert = own === form ? null : forms.write(fact, form, textOf(block), circumstances);
+        return [{ block, from, to, form: own, keeping: forms.keeping(fact), odd, insert }];
       }),
     );
-  }
-
-  /** The fact of a key at a place. */
-  factAt(key: string, { block, from, to }: GroupPlace): Fact | undefined {
-    return this.factsOf(key, block).find((fact) => fact.from === from && fact.to === to);
   }
 
   private factsOf(key: string, index: number): Fact[] {

@@ -102,19 +102,26 @@ export class KeyedFacts {
     }
   }
 
-  /** Applies a key's verdict to a fact; null where it says nothing of it. */
-  private apply(fact: Fact, key: string, index: number): Conclusion | null {
-    const verdict = this.verdictOf(key);
-    if (!verdict) return null;
+  /** Applies a key's verdict, or the same for another form, to a fact; null where it says nothing of it. */
+  private apply(fact: Fact, key: string, index: number, form?: string): Conclusion | null {
+    const judged = this.verdictOf(key);
+    if (!judged) return null;
+    const verdict = form === undefined ? judged : { ...judged, form };
     const conclusion = this.check.across.find(fact, verdict, this.circumstances, index);
     if (!conclusion) return null;
     const { group = `${this.check.id}:${key}` } = conclusion;
     return { ...conclusion, group };
   }
 
-  /** Whether a key's verdict finds something in a fact. */
-  isFound(fact: Fact, key: string, index: number): boolean {
-    return this.apply(fact, key, index) !== null;
+  /** Whether a key's verdict, or the same for another form, finds something in a fact. */
+  isFound(fact: Fact, key: string, index: number, form?: string): boolean {
+    return this.apply(fact, key, index, form) !== null;
+  }
+
+  /** The form a key's verdict prefers; undefined without one. */
+  preferredFor(key: string): string | undefined {
+    const form = this.verdictOf(key)?.form;
+    return form === undefined ? undefined : String(form);
   }
 
   /** What is told of the groups of a key now; nothing when it has no verdict. */

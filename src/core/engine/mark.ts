@@ -2,7 +2,7 @@ import type { Appetite, Pass, Weight } from "../checks/card.ts";
 import type { Choice, Keeping, Telling } from "../checks/check.ts";
 import type { Leave } from "../checks/leave.ts";
 import type { SoundRule } from "../language/corrections/corrections.ts";
-import type { Edit, Kind, Variety } from "../manuscript/model.ts";
+import type { Kind, Variety } from "../manuscript/model.ts";
 import type { Counts } from "../readings/counts.ts";
 
 /** One finding at one place. Offsets are in the text of its block, so that edits elsewhere keep it. */
@@ -68,14 +68,10 @@ export interface GroupPlace {
   form: string;
   /** Why it keeps its form whatever is preferred; null for a place that may change. */
   keeping: Keeping | null;
-  /** It is at odds with what is preferred. */
+  /** It is at odds with the form asked about. */
   odd: boolean;
-}
-
-/** What brings a place to another form; offsets in the document. */
-export interface PlacedEdit {
-  place: GroupPlace;
-  edit: Edit;
+  /** What it would be in that form; null where it has it, or can't be brought to it. */
+  insert: string | null;
 }
 
 /** What is shown beside the marks, by its name; a pass that wants rows shown adds its own here. */

@@ -20,7 +20,8 @@ export const ACTS = ["correct", "stet", "query", "word", "edit", "setting", "und
 
 /**
  * What decides which marks there are, and can be turned: the variety, the kind of copy, the reader, how much of a
- * check is wanted here or in every document, a kind of unknown word, a subject list, a listed word.
+ * check is wanted here or in every document, a kind of unknown word, a subject list, a listed word, the
+ * form chosen for a group of forms.
  */
 export const SETTINGS = [
   "variety",
@@ -31,13 +32,14 @@ export const SETTINGS = [
   "leave",
   "subject",
   "listed",
+  "form",
 ] as const;
 
 const settingValueSchema = z.union([z.string(), z.boolean()]).nullable();
 
 export const settingSchema = z.object({
   name: z.enum(SETTINGS),
-  /** Which one, where there are several: a check, a kind of unknown word, a list, a word. */
+  /** Which one, where there are several: a check, a kind of unknown word, a list, a word, a group. */
   of: z.string().optional(),
   /** How it stood; null where nothing had been chosen. */
   before: settingValueSchema,
@@ -63,8 +65,10 @@ export const decisionSchema = z.object({
   note: z.string().optional(),
   /** The word that joined the word list, for "word". */
   word: z.string().optional(),
-  /** What was turned, for "setting". */
+  /** What was turned, for "setting"; the form that was chosen, for a correction of a whole group. */
   setting: settingSchema.optional(),
+  /** Places of the group that were left as they are. */
+  kept: z.array(anchorSchema).optional(),
   /** The entry taken back, for "undo". */
   undoes: z.number().int().positive().optional(),
   /** Its edits do not correspond one by one to the edits of the entry taken back. */

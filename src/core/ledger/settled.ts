@@ -25,6 +25,10 @@ export class SettledPlaces {
       for (const one of this.following) one.tracked = follow(one.tracked, decision);
     }
     if (decision.undoes !== undefined) this.toggle(decision);
+    for (const anchor of decision.kept ?? []) {
+      const tracked = follow(track(anchor, false), decision);
+      this.following.push({ decision, anchor, tracked });
+    }
     if (decision.act !== "stet" && decision.act !== "query") return;
     if (decision.scope === "everywhere") this.everywhere.set(decision.seq, decision.marks);
     for (const anchor of decision.marks) {

@@ -126,6 +126,11 @@ export function settingLine({ name, of = "", after }: Setting): string {
       const title = SUBJECTS.find(({ id }) => id === of)?.title ?? "a list of yours";
       return `Subject list ${title}: ${after === true ? "on" : "off"}`;
     }
+    case "form": {
+      const title = cardById(of.slice(0, of.indexOf(":")))?.title ?? of;
+      const thing = of.slice(of.indexOf(":") + 1);
+      return `${title}, ${thing}: ${after ? `“${after}”` : "all forms on purpose"}`;
+    }
     case "listed":
       return after === null ? `“${of}” off the word list` : `“${of}” on a word list`;
   }

@@ -1,4 +1,5 @@
 import { Suspense, useEffect, useMemo } from "react";
+import { HOUSE } from "../../core/house/style.ts";
 import { readerOf } from "../../core/readings/readers.ts";
 import type { BoardDeciding } from "./boards/board.ts";
 import { PASS_PARTS, READINGS } from "./pass-parts.ts";
@@ -14,7 +15,7 @@ interface BoardPaneProps {
 
 /** A board over the text: of the present pass, or how the text reads. */
 export function BoardPane({ session, which, onClose }: BoardPaneProps) {
-  const { openOfAll, tables, pass, subject, record, readings, scope } = useSlice(
+  const { openOfAll, tables, pass, subject, record, readings, scope, ...kept } = useSlice(
     session,
     "openOfAll",
     "tables",
@@ -23,6 +24,9 @@ export function BoardPane({ session, which, onClose }: BoardPaneProps) {
     "record",
     "readings",
     "scope",
+    "decisions",
+    "standing",
+    "reading",
   );
   const board = which === "readings" ? READINGS : PASS_PARTS[pass].board;
   const isReadings = board === READINGS;
@@ -42,13 +46,20 @@ export function BoardPane({ session, which, onClose }: BoardPaneProps) {
       stet: (places) => void session.deciding.stetAt(places),
       undo: () => void session.deciding.undoLast(),
       redo: () => void session.deciding.redo(),
-      goToRange(range) {
+      goToRange(range, of = "sentences") {
         onClose();
-        session.walk.showRange(range, "sentences");
+        session.walk.showRange(range, of);
       },
       setReader: (reader) => void session.settings.setReader(reader),
       setScope: (parts) => void session.readings.refresh(parts),
       places: (query) => session.readings.places(query),
+      formPlaces: (group, form) => session.settling.places(group, form),
+      writeForm: (...what) => void session.settling.write(...what),
+      keepForms: (group, places) => void session.settling.keepAll(group, places),
+      houseForm: (form) => void session.settings.listWord(form, HOUSE),
+      ask: (rule, range, note) => void session.deciding.ask(rule, range, note),
+      takeBack: (seq) => void session.deciding.undo(seq),
+      say: (notice) => session.say(notice),
     }),
     [session, onClose],
   );
@@ -63,12 +74,23 @@ export function BoardPane({ session, which, onClose }: BoardPaneProps) {
     readerSetting: record?.reader ?? reader.id ?? "",
   };
   const from = subject?.kind === "mark" ? subject.place : null;
-  const { groups } = session;
+  const { groups, boardMemory: memory } = session;
   return (
     <main className="absolute inset-0 z-10 grid min-h-0 grid-rows-[minmax(0,1fr)] border-r border-rule">
       <Suspense fallback={<p className="p-10 text-soft">Opening…</p>}>
         <Screen
-          reports={{ text, blocks, open: openOfAll, groups, tables, from, pass, ...about }}
+          reports={{
+            text,
+            blocks,
+            open: openOfAll,
+            groups,
+            tables,
+            from,
+            pass,
+            memory,
+            ...about,
+            ...kept,
+          }}
           deciding={deciding}
         />
       </Suspense>

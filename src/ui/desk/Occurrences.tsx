@@ -1,6 +1,7 @@
 import { useEffect, useState } from "react";
 import { sectionTitles } from "../../core/manuscript/sections.ts";
 import { count } from "../parts/words.ts";
+import { placeName } from "./place-names.ts";
 import type { PlacedMark } from "./reported.ts";
 import type { DeskSession } from "./session.ts";
 import { useSlice } from "./use-slice.ts";
@@ -104,11 +105,7 @@ export function Occurrences({ session }: { session: DeskSession }) {
 }
 
 function titleOf(place: PlacedMark, session: DeskSession, titles: readonly string[]): string {
-  const block = session.blockAt(place.mark.block);
-  if (!block) return "";
-  if (block.kind === "note") return block.marker ? `Note ${block.marker}` : "Notes";
-  if (block.cell) return `${block.cell.sheet}, ${block.cell.address}`;
-  return titles[block.section] || "Before the first heading";
+  return placeName(session.blockAt(place.mark.block), titles);
 }
 
 interface RowProps {

@@ -1,5 +1,5 @@
 import { cardById } from "../../core/checks/cards.ts";
-import type { Decision, Draft } from "../../core/ledger/decision.ts";
+import type { Decision, Draft, Setting } from "../../core/ledger/decision.ts";
 import { lastRedoable, lastUndoable, undo } from "../../core/ledger/ledger.ts";
 import { follow, placeOf, track } from "../../core/ledger/tracking.ts";
 import { mapPosition } from "../../core/manuscript/edits.ts";
@@ -23,6 +23,7 @@ const CHANGED_MEANWHILE = "The text changed in the meantime. Look at the place a
 /** What follows from a decision outside the text: word lists and settings. Both throw NotKept. */
 export interface Effects {
   listed(word: string): Promise<void>;
+  set(setting: Setting, value: Setting["after"]): Promise<void>;
   undone(target: Decision): Promise<void>;
 }
 
@@ -109,6 +110,12 @@ export class Deciding {
     await this.act(() => ({ act: "query", scope: "here", marks: [anchor], edits: [], note }));
   }
 
+  /** Asks the author about a range of the text. */
+  async ask(rule: string, range: Range, note: string): Promise<void> {
+    const anchor = { rule, text: this.core.copy.text.slice(range.from, range.to), ...range };
+    await this.act(() => ({ act: "query", scope: "here", marks: [anchor], edits: [], note }));
+  }
+
   /** Puts the word on the word list. */
   async listWord(): Promise<void> {
     const { subject } = this.core.state;
@@ -163,6 +170,7 @@ export class Deciding {
         }
         const decided = await this.decide(draft);
         if (decided && draft.word !== undefined) await this.effects.listed(draft.word);
+        if (decided && draft.setting) await this.effects.set(draft.setting, draft.setting.after);
         return decided;
       });
       if (made) await this.afterDecision(made, place);

@@ -127,8 +127,9 @@ export class DeskCore {
 
   /** Publishes the open marks and has the changed ones drawn. */
   refresh(blocks: "all" | readonly number[]): void {
-    const all = this.copy.reported.all().filter(({ mark }) => !mark.follows);
-    const openOfAll = this.copy.openMarks(all);
+    const places = this.copy.reported.all();
+    const all = places.filter(({ mark }) => !mark.follows);
+    const openOfAll = firstOfEach(this.copy.openMarks(places));
     const corrected = this.copy.correctedByPass();
     const found = countByPass(all);
     const left = countByPass(openOfAll);
@@ -157,6 +158,16 @@ export class DeskCore {
     }
     return this.checking.edit(edits);
   }
+}
+
+/** Of places that one mark stands for, the first: another one, where the first was let stand. */
+function firstOfEach(places: readonly PlacedMark[]): PlacedMark[] {
+  const groups = new Set<string>();
+  return places.filter(({ mark }) => {
+    if (mark.follows && groups.has(mark.group)) return false;
+    groups.add(mark.group);
+    return true;
+  });
 }
 
 function countByPass(places: readonly PlacedMark[]): Map<Pass, number> {

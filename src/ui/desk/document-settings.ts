@@ -31,6 +31,12 @@ export class DocumentSettings {
     this.core.say(`“${word}” is off the list. U puts it back.`);
   }
 
+  /** Puts a word, or one of several forms of a term, on a word list. */
+  async listWord(word: string, list: string): Promise<void> {
+    await this.turn({ name: "listed", of: word }, list);
+    this.core.say(`“${word}” is on the house’s list. U takes it off.`);
+  }
+
   /** How much of a check is wanted in this document. */
   async setAppetite(rule: string, appetite: Appetite): Promise<void> {
     await this.turn({ name: "appetite", of: rule }, appetite);

@@ -1,5 +1,6 @@
-import type { Decision } from "../../core/ledger/decision.ts";
+import type { Decision, Setting } from "../../core/ledger/decision.ts";
 import { changeAt } from "../../core/ledger/log.ts";
+import { count } from "../parts/words.ts";
 
 /** What the status line says of the walk and of decisions. */
 
@@ -13,8 +14,9 @@ export function edgeNotice(open: number, edge: "start" | "end"): string {
 
 /** What a decision did, for the status line. */
 export function saidOf(decision: Decision): string {
-  const { act, marks, edits, word } = decision;
+  const { act, marks, edits, word, setting } = decision;
   const text = marks[0]?.text ?? "";
+  if (setting?.name === "form") return settledAs(setting.after, edits.length);
   switch (act) {
     case "correct": {
       if (edits.length > 1 && marks.length !== 1) {
@@ -35,9 +37,17 @@ export function saidOf(decision: Decision): string {
   }
 }
 
+/** What became of a group of forms. */
+function settledAs(form: Setting["after"], places: number): string {
+  if (!form) return "All its forms stand on purpose. U takes it back.";
+  const said = places === 0 ? "Kept" : `Written in ${count(places, "place")}`;
+  return `${said}: “${shorten(String(form))}”. U takes it back.`;
+}
+
 /** What a decision was, for the sentence that it is taken back or made again. */
-export function effectName({ act, marks, word, edits, inverse }: Decision): string {
+export function effectName({ act, marks, word, edits, inverse, setting }: Decision): string {
   const text = shorten(marks[0]?.text ?? "");
+  if (setting?.name === "form") return `the choice of form for “${text}”`;
   switch (act) {
     case "correct":
       return text ? `the correction of “${text}”` : "the replacements";

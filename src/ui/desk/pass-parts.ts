@@ -24,8 +24,19 @@ export async function loadReadings(): Promise<{ default: Board["Screen"] }> {
   }
 }
 
+/** Fetches the board of the consistency pass likewise. */
+export async function loadSettling(): Promise<{ default: Board["Screen"] }> {
+  try {
+    return { default: (await import("./boards/settling/SettlingBoard.tsx")).SettlingBoard };
+  } catch (error) {
+    console.error(error);
+    return { default: Unreachable };
+  }
+}
+
 /** How the text reads, which is asked for from every pass. */
 export const READINGS: Board = { title: "How it reads", Screen: lazy(loadReadings) };
+const SETTLING: Board = { title: "Settle", Screen: lazy(loadSettling) };
 const ALL_MARKS: Board = { title: "All marks", Screen: MarksBoard };
 
 /** All that is particular to a pass on the desk. */
@@ -52,11 +63,11 @@ export const PASS_PARTS: Readonly<Record<Pass, PassParts>> = {
       "What this pass can’t judge: whether the argument holds, and whether this reader needs it said so. Advice is only advice.",
   },
   consistency: {
-    board: ALL_MARKS,
+    board: SETTLING,
     done: "The consistency pass is done",
     nothing: "The consistency pass found nothing written in two ways.",
     beyond:
-      "What this pass can’t know: which of two forms was meant to differ. Look at the places before you change them all.",
+      "What this pass can’t judge: which of two forms was meant to differ. Look at the places before you change them all.",
   },
   sentences: {
     board: READINGS,

@@ -11,6 +11,7 @@ import { readOriginal, readRecord, shelve } from "../../store/shelf.ts";
 import { readTyped } from "../../store/typing.ts";
 import { connectProofreader } from "../../worker/connect.ts";
 import type { AboutWord, Update } from "../../worker/proofreader.ts";
+import type { BoardMemory } from "./boards/board.ts";
 import { anchorOf } from "./choices.ts";
 import { ANOTHER_TAB, Deciding } from "./deciding.ts";
 import { DeskCore } from "./desk-core.ts";
@@ -20,6 +21,7 @@ import { DocumentSettings } from "./document-settings.ts";
 import type { GalleyFace } from "./galley-face.ts";
 import { ReadingAloud, type ReadingScope } from "./reading-aloud.ts";
 import { SettingEffects } from "./setting-effects.ts";
+import { Settling } from "./settling.ts";
 import type { WordAtHand } from "./state.ts";
 import { Typing } from "./typing.ts";
 import { painted, Walk } from "./walk.ts";
@@ -35,6 +37,9 @@ export class DeskSession {
   readonly deciding: Deciding;
   readonly settings: DocumentSettings;
   readonly readings: DocumentReadings;
+  readonly settling: Settling;
+  /** Where the board of a pass was left. */
+  readonly boardMemory: BoardMemory = { group: "", view: "" };
   private hold: Hold | null = null;
   private readonly aloud: ReadingAloud;
 
@@ -51,6 +56,7 @@ export class DeskSession {
     this.deciding = new Deciding(core, this.walk, this.typing, effects);
     this.settings = new DocumentSettings(core, this.walk, this.typing, this.deciding, effects);
     this.readings = new DocumentReadings(core);
+    this.settling = new Settling(core, this.deciding);
     this.aloud = new ReadingAloud({
       current: () => this.current(),
       show: (spoken) => core.galley?.showSpoken(spoken),

@@ -33,6 +33,10 @@ export function recordWith(
       const { [leave]: _own, ...others } = record.leave;
       return { leave: typeof value === "boolean" ? { ...others, [leave]: value } : others };
     }
+    case "form": {
+      const { [of]: _own, ...others } = record.forms;
+      return { forms: typeof value === "string" ? { ...others, [of]: value } : others };
+    }
     case "subject": {
       const others = record.subjects.filter((one) => one !== of);
       return { subjects: value === true ? [...others, of] : others };
@@ -82,6 +86,8 @@ export function settingValue(
       return style.appetites[of] ?? null;
     case "leave":
       return record.leave[LEAVES.find((one) => one === of) ?? "names"] ?? null;
+    case "form":
+      return record.forms[of] ?? null;
     case "subject":
       return record.subjects.includes(of);
     case "listed":

@@ -46,6 +46,7 @@ export async function takeIn(
     off: [],
     appetites: {},
     subjects: [],
+    forms: {},
     leave: {},
     reader: null,
     place: 0,

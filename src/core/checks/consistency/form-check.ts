@@ -211,7 +211,9 @@ function tellingOf(
   label: (form: string) => string,
 ): Omit<Telling, "matter"> {
   const variants = [...counts]
-    .sort(([, one], [, other]) => other.own - one.own || other.kept - one.kept)
+    .sort(([name, one], [other, { own, kept }]) => {
+      return own - one.own || kept - one.kept || (name < other ? -1 : 1);
+    })
     .map(([name, { own, kept }]) => ({
       text: label(name),
       form: name,

@@ -2,11 +2,19 @@ import type { ComponentType, LazyExoticComponent } from "react";
 import type { Pass } from "../../../core/checks/card.ts";
 import type { Group, Tables } from "../../../core/engine/mark.ts";
 import type { TextReadings } from "../../../core/engine/reading.ts";
+import type { Decision } from "../../../core/ledger/decision.ts";
 import type { Block, Range } from "../../../core/manuscript/model.ts";
 import type { CountPlace, PlaceQuery } from "../../../core/readings/places.ts";
 import type { Bounds, Reader, ReaderSetting } from "../../../core/readings/readers.ts";
 import type { Scope } from "../../../core/readings/scope.ts";
 import type { PlacedMark } from "../reported.ts";
+import type { FormPlace } from "../settling.ts";
+
+/** Where a board was left, so that it comes up there again. */
+export interface BoardMemory {
+  group: string;
+  view: string;
+}
 
 /** What has been reported of the document, as a board is given it. */
 export interface BoardReports {
@@ -25,6 +33,13 @@ export interface BoardReports {
   /** Whom it is for, and how that is kept. */
   reader: Bounds & Partial<Reader>;
   readerSetting: ReaderSetting;
+  /** What was decided, and the numbers of what is not taken back. */
+  decisions: readonly Decision[];
+  standing: ReadonlySet<number>;
+  /** Another tab does the writing. */
+  reading: boolean;
+  /** Kept while the desk is open, and written to by the board. */
+  memory: BoardMemory;
 }
 
 /** What a board may do about it. */
@@ -36,13 +51,32 @@ export interface BoardDeciding {
   stet(places: readonly PlacedMark[]): void;
   undo(): void;
   redo(): void;
-  /** Goes to a range of the text, and to what the sentences pass marks there. */
-  goToRange(range: Range): void;
+  /** Goes to a range of the text, and to what a pass marks there. */
+  goToRange(range: Range, pass?: Pass): void;
   setReader(reader: ReaderSetting): void;
   /** Has other parts of the document counted. */
   setScope(scope: Scope): void;
   /** The places behind a count. */
   places(query: PlaceQuery): Promise<readonly CountPlace[]>;
+  /** The places of a group of forms beside one form; null while they can't be told. */
+  formPlaces(group: string, form: string): Promise<readonly FormPlace[] | null>;
+  /** Writes a form in places of a group, leaves others as they are, and keeps the form for the document. */
+  writeForm(
+    group: string,
+    form: string,
+    places: readonly FormPlace[],
+    kept: readonly FormPlace[],
+  ): void;
+  /** Lets all forms of a group stand. */
+  keepForms(group: string, places: readonly FormPlace[]): void;
+  /** Puts a form on the house's word list. */
+  houseForm(form: string): void;
+  /** Asks the author about a place. */
+  ask(rule: string, range: Range, note: string): void;
+  /** Takes one decision back. */
+  takeBack(seq: number): void;
+  /** Says something in the line at the foot. */
+  say(notice: string): void;
 }
 
 export interface BoardProps {

@@ -11,6 +11,8 @@ export interface BoardKeys {
   stet(): void;
   undo(): void;
   redo(): void;
+  /** What other keys do on this board, by their names; these come before the common ones. */
+  own?: ReadonlyMap<string, () => void>;
   /** Shows charts as tables, or tables as charts, on boards that have some. */
   tables?(): void;
 }
@@ -26,7 +28,8 @@ export function useBoardKeys(keys: BoardKeys): void {
       const target = event.target instanceof Element ? event.target : null;
       if (event.defaultPrevented || event.altKey || target?.closest("[role=dialog]")) return;
       if (target?.closest(FIELDS) && event.key !== "Escape") return;
-      const run = actionsOf(latest.current).get(nameOf(event));
+      const name = nameOf(event);
+      const run = latest.current.own?.get(name) ?? actionsOf(latest.current).get(name);
       if (!run) return;
       event.preventDefault();
       if (!event.repeat || /^(?:Arrow|Page)/.test(event.key)) run();
