@@ -23,7 +23,13 @@ for (const name of readdirSync(sources).sort()) {
     files.push(name);
   }
 }
-const ORDER = ["harbour-siltation", "gauge-house-req", "visitor", "gauge-house-spares"];
+const ORDER = [
+  "harbour-siltation",
+  "gauge-house-req",
+  "station-handbook",
+  "visitor",
+  "gauge-house-spares",
+];
 const rank = (name: string) => {
   const at = ORDER.findIndex((start) => name.startsWith(start));
   return at < 0 ? ORDER.length : at;

@@ -26,8 +26,9 @@ export async function runCheck(args: readonly string[]): Promise<number> {
     const checked = checkText(manuscript, language, { variety, kind, passes: options.passes });
     fixes += checked.marks.filter(({ weight }) => weight === "fix").length;
     const { text } = manuscript;
+    const { words, ...found } = checked;
     const output = values.json
-      ? `${JSON.stringify({ file, variety, words: checked.words, text, marks: checked.marks })}\n`
+      ? `${JSON.stringify({ file, variety, words, text, ...found })}\n`
       : forPeople(file, variety, text, checked);
     process.stdout.write(output);
   }

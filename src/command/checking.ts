@@ -1,7 +1,7 @@
 import { existsSync, readFileSync } from "node:fs";
 import path from "node:path";
 import type { Pass } from "../core/checks/card.ts";
-import type { Choice } from "../core/checks/check.ts";
+import type { Choice, Matter, Preference } from "../core/checks/check.ts";
 import { matcherFor } from "../core/checks/patterns/all-patterns.ts";
 import { Engine } from "../core/engine/engine.ts";
 import type { CheckSettings, Mark } from "../core/engine/mark.ts";
@@ -21,7 +21,7 @@ import { Lexicon } from "../core/language/words/lexicon.ts";
 import { Syllables } from "../core/language/words/syllables.ts";
 import { WordClasses } from "../core/language/words/word-classes.ts";
 import { moveEdits } from "../core/manuscript/edits.ts";
-import type { Edit, Kind, Manuscript, Variety } from "../core/manuscript/model.ts";
+import type { Edit, Kind, Manuscript, Range, Variety } from "../core/manuscript/model.ts";
 
 const DATA = path.resolve(import.meta.dirname, "../../data");
 
@@ -72,9 +72,23 @@ export interface PrintedMark {
   choices: Choice[];
 }
 
+/** A group of forms with offsets in the whole text, as the command prints it. */
+export interface PrintedGroup {
+  id: string;
+  rule: string;
+  /** What it is about: compounds, numbers, abbreviations and so on. */
+  kind: Matter;
+  variants: { form: string; count: number; places: Range[] }[];
+  /** Null where neither form is preferred. */
+  preferred: string | null;
+  preferredBy: Preference | null;
+}
+
 export interface Checked {
   words: number;
   marks: PrintedMark[];
+  /** Where the consistency pass is asked for. */
+  groups?: PrintedGroup[];
 }
 
 /** Runs the passes asked for over a text. */
@@ -90,7 +104,36 @@ export function checkText(
     .allMarks()
     .filter((mark) => options.passes.includes(mark.pass) && !mark.follows)
     .map((mark) => printed(engine, mark));
-  return { words: engine.counts().words, marks };
+  const { words } = engine.counts();
+  if (!options.passes.includes("consistency")) return { words, marks };
+  return { words, marks, groups: printedGroups(engine) };
+}
+
+function printedGroups(engine: Engine): PrintedGroup[] {
+  return [...engine.allGroups().values()].flatMap((group): PrintedGroup[] => {
+    const { id, rule, matter, variants, preferred } = group;
+    if (!matter || !variants) return [];
+    const places = engine.placesOf(id);
+    return [
+      {
+        id,
+        rule,
+        kind: matter,
+        variants: variants.map(({ text, form = text, count }) => ({
+          form,
+          count,
+          places: places
+            .filter((place) => place.form === form)
+            .map(({ block, from, to }) => {
+              const start = engine.blockRange(block).from;
+              return { from: start + from, to: start + to };
+            }),
+        })),
+        preferred: preferred?.variant ?? null,
+        preferredBy: preferred?.by ?? null,
+      },
+    ];
+  });
 }
 
 function printed(engine: Engine, mark: Mark): PrintedMark {

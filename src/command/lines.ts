@@ -37,8 +37,12 @@ export async function runLines(args: readonly string[]): Promise<number> {
       guessVariety(text, language.lexicon, FALLBACK_VARIETY);
     const kind = request.data.kind ?? options.kind ?? "report";
     const manuscript = linesManuscript(text);
-    const { marks } = checkText(manuscript, language, { variety, kind, passes: options.passes });
-    if (!process.stdout.write(`${JSON.stringify({ id, marks })}\n`)) {
+    const { words: _words, ...found } = checkText(manuscript, language, {
+      variety,
+      kind,
+      passes: options.passes,
+    });
+    if (!process.stdout.write(`${JSON.stringify({ id, ...found })}\n`)) {
       await new Promise((resolve) => process.stdout.once("drain", resolve));
     }
   }

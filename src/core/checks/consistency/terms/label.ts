@@ -16,11 +16,12 @@ const LABELS: readonly (readonly [full: string, short: string])[] = [
   ["note", "n"],
   ["scheme", "sch"],
 ];
-const NUMBER = String.raw`(?:\d+(?:\.\d+)*[a-z]?|[A-Z]|[IVX]+)`;
 const REFERENCE = new RegExp(
-  String.raw`(?<![\p{L}\p{N}])(?<word>${LABELS.map(([full, short]) => `${plural(full)}|${short}s?\\.?`).join("|")})[ \u00a0]?(?=${NUMBER}(?![\p{L}\p{N}]))`,
+  String.raw`(?<![\p{L}\p{N}])(?<word>${LABELS.map(([full, short]) => `${plural(full)}|${short}s?\\.?`).join("|")})(?!\p{L})`,
   "giu",
 );
+/** What follows a label that refers to something. */
+const NUMBERED = /^[ \u00a0]?\d|^[ \u00a0](?:[A-Z]|[IVX]+)(?![\p{L}\p{N}])/u;
 
 function plural(full: string): string {
   if (full === "appendix") return "appendix|appendices";
@@ -33,8 +34,9 @@ export const labelForm = formCheck<FormFact>({
   matter: "abbreviations",
   examine(block) {
     const facts: FormFact[] = [];
-    for (const { match, from, kept } of matchesIn(block, REFERENCE)) {
+    for (const { match, from, to, kept } of matchesIn(block, REFERENCE)) {
       const word = match.groups?.word ?? "";
+      if (!NUMBERED.test(block.text.slice(to, to + 6))) continue;
       const at = LABELS.findIndex(([full, short]) =>
         new RegExp(`^(?:${plural(full)}|${short}s?\\.?)$`, "i").test(word),
       );
