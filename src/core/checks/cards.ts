@@ -1,5 +1,13 @@
 import type { Card } from "./card.ts";
 import {
+  abbreviationBeforeDefinition,
+  abbreviationDefinedDifferently,
+  abbreviationDefinedTwice,
+  abbreviationExpandedAgain,
+  abbreviationUndefined,
+  abbreviationUnused,
+} from "./consistency/abbreviations/cards.ts";
+import {
   captionForm,
   headingCase,
   listCapital,
@@ -289,6 +297,12 @@ export const CARDS: readonly Card[] = [
   listGrammar,
   headingCase,
   captionForm,
+  abbreviationUndefined,
+  abbreviationBeforeDefinition,
+  abbreviationDefinedTwice,
+  abbreviationDefinedDifferently,
+  abbreviationUnused,
+  abbreviationExpandedAgain,
 ];
 
 const BY_ID = new Map(CARDS.map((card) => [card.id, card]));

@@ -95,7 +95,6 @@ export type Keeping = "quotation" | "title" | "name" | "speech" | "opening" | "b
 
 /** How the facts of a check are forms of one thing, and how one is written as another. */
 export interface Forms<F extends Fact> {
-  matter: Matter;
   /** The form of a fact; null where it is none. */
   formOf(fact: F): string | null;
   /** Why it keeps its form, where it does. */

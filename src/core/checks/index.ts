@@ -1,4 +1,10 @@
 import type { Check, Fact } from "./check.ts";
+import { abbreviationBeforeDefinition } from "./consistency/abbreviations/abbreviation-before-definition.ts";
+import { abbreviationDefinedDifferently } from "./consistency/abbreviations/abbreviation-defined-differently.ts";
+import { abbreviationDefinedTwice } from "./consistency/abbreviations/abbreviation-defined-twice.ts";
+import { abbreviationExpandedAgain } from "./consistency/abbreviations/abbreviation-expanded-again.ts";
+import { abbreviationUndefined } from "./consistency/abbreviations/abbreviation-undefined.ts";
+import { abbreviationUnused } from "./consistency/abbreviations/abbreviation-unused.ts";
 import { captionForm } from "./consistency/layout/caption.ts";
 import { headingCase } from "./consistency/layout/heading-case.ts";
 import { listCapital } from "./consistency/layout/list-capital.ts";
@@ -272,6 +278,12 @@ export const CHECKS = [
   listGrammar,
   headingCase,
   captionForm,
+  abbreviationUndefined,
+  abbreviationBeforeDefinition,
+  abbreviationDefinedTwice,
+  abbreviationDefinedDifferently,
+  abbreviationUnused,
+  abbreviationExpandedAgain,
 ] as unknown as Check<Fact>[];
 
 /** A check by its id. */

@@ -5,21 +5,33 @@ import type { Appetite, Card } from "./card.ts";
  * Which checks run, and how strictly, for each kind of copy. A check that is not named runs at full
  * appetite. Common practice: advice on style has little place in a brief, and none in a sheet.
  */
+const HARDLY_USED = { "consistency/abbreviation-unused": "sure" } as const;
+/** Copy whose readers know one another, or are told a story: nothing is explained there. */
+const NOT_EXPLAINED = {
+  "consistency/abbreviation-undefined": "off",
+  "consistency/abbreviation-before-definition": "off",
+  "consistency/abbreviation-unused": "off",
+  "consistency/abbreviation-expanded-again": "off",
+} as const;
+
 const TABLE: Readonly<Record<Kind, Readonly<Record<string, Appetite>>>> = {
   paper: {
+    ...HARDLY_USED,
     "wording/passive": "off",
     "wording/passive-section": "off",
     "wording/close-repetition": "off",
     "wording/same-opening": "off",
   },
-  report: {},
+  report: { ...HARDLY_USED },
   general: {
+    ...HARDLY_USED,
     "wording/overused-word": "off",
     "grammar/final-mark": "off",
     "grammar/paragraph-start": "off",
     "grammar/fragment": "off",
   },
   specification: {
+    ...HARDLY_USED,
     "wording/close-repetition": "off",
     "wording/overused-word": "off",
     "wording/same-opening": "off",
@@ -37,6 +49,7 @@ const TABLE: Readonly<Record<Kind, Readonly<Record<string, Appetite>>>> = {
     "grammar/unpaired": "off",
   },
   brief: {
+    ...HARDLY_USED,
     "wording/wordy": "off",
     "wording/passive": "off",
     "wording/passive-section": "off",
@@ -48,6 +61,7 @@ const TABLE: Readonly<Record<Kind, Readonly<Record<string, Appetite>>>> = {
     "wording/negative": "off",
   },
   clinical: {
+    ...HARDLY_USED,
     "wording/passive": "off",
     "wording/passive-section": "off",
     "wording/close-repetition": "off",
@@ -57,6 +71,7 @@ const TABLE: Readonly<Record<Kind, Readonly<Record<string, Appetite>>>> = {
     "grammar/fragment": "off",
   },
   fiction: {
+    ...NOT_EXPLAINED,
     "sentences/hard-sentence": "off",
     "wording/wordy": "off",
     "wording/passive": "off",
@@ -77,6 +92,7 @@ const TABLE: Readonly<Record<Kind, Readonly<Record<string, Appetite>>>> = {
     "grammar/agreement": "sure",
   },
   letter: {
+    ...NOT_EXPLAINED,
     "wording/passive-section": "off",
     "wording/overused-word": "off",
     "wording/noun-string": "off",

@@ -36,6 +36,7 @@ export interface ReadFile extends Assembled {
   comments?: FileComment[];
 }
 
+const ABSTRACT_HEADING = /^(?:[\d.]+\s+)?(?:abstract|summary|executive summary|synopsis)$/i;
 const REFERENCE_HEADING = /^(?:[\d.]+\s+)?(?:references|bibliography|works cited|sources cited)$/i;
 
 /**
@@ -49,6 +50,7 @@ export function assemble(raw: readonly RawBlock[]): Assembled {
   let position = 0;
   let section = 0;
   let inReferences = false;
+  let inAbstract = false;
   const lists = new Lists();
   if (raw.length > MOST_BLOCKS) throw tooMuch();
   for (const [index, one] of raw.entries()) {
@@ -59,6 +61,7 @@ export function assemble(raw: readonly RawBlock[]): Assembled {
     if (one.kind === "heading") {
       section++;
       inReferences = REFERENCE_HEADING.test(one.text.trim());
+      inAbstract = ABSTRACT_HEADING.test(one.text.trim());
     } else if (one.story !== "body") inReferences = false;
     const listed = inReferences && (one.kind === "paragraph" || one.kind === "item");
     const { kind, text, spans: ownSpans, ...rest } = one;
@@ -73,6 +76,7 @@ export function assemble(raw: readonly RawBlock[]): Assembled {
       to,
       section,
       ...(list === null ? {} : { list }),
+      ...(inAbstract && one.story === "body" ? { abstract: true } : {}),
     });
     for (const span of ownSpans)
       spans.push({ ...span, from: span.from + from, to: span.to + from });

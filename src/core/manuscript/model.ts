@@ -70,6 +70,8 @@ export interface Block {
   list?: number;
   /** How many headings precede or open this block; 0 before the first heading. */
   section: number;
+  /** It is part of an abstract or summary, which is read by itself. */
+  abstract?: true;
 }
 
 export type SpanKind =

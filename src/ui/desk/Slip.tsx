@@ -120,6 +120,14 @@ function Acts({ subject, twins, session, commands }: ActsProps) {
               run={() => void session.deciding.listWord()}
             />
           ) : null}
+          {session.groups.get(subject.place.mark.group)?.matter ? (
+            <Act
+              letter="B"
+              typing={typing}
+              label="settle all its places"
+              run={commands.showBoard}
+            />
+          ) : null}
           <Act
             letter="D"
             typing={typing}

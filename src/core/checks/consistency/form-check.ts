@@ -99,7 +99,6 @@ export function formCheck<F extends FormFact>(parts: FormCheckParts<F>): Check<F
     examine: (block, language) => (kinds.has(block.kind) ? examine(block, language) : []),
     across: across as Across<F>,
     forms: {
-      matter,
       formOf: ({ form }) => form,
       keeping: ({ kept }) => kept ?? null,
       write,

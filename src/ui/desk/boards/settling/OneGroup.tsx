@@ -25,6 +25,8 @@ export function OneGroup({ open, at, all, onStep, reports, deciding }: OneGroupP
   const { group } = open;
   const forms = useMemo(() => formsOf(group), [group]);
   const [chosen, setChosen] = useState(forms[0]?.form ?? "");
+  // Where nobody prefers a form, one is to be chosen before anything is ticked.
+  const [isChosen, setIsChosen] = useState(group.preferred !== undefined);
   const [turned, setTurned] = useState<ReadonlySet<string>>(new Set());
   const [row, setRow] = useState(0);
   const [asking, setAsking] = useState(false);
@@ -42,7 +44,7 @@ export function OneGroup({ open, at, all, onStep, reports, deciding }: OneGroupP
     setTurned(new Set());
     setRow(0);
   }, [chosen]);
-  const isTicked = (place: FormPlace) => isSafe(place) !== turned.has(keyOf(place));
+  const isTicked = (place: FormPlace) => (isChosen && isSafe(place)) !== turned.has(keyOf(place));
   const ticked = others.filter((place) => place.insert !== null && isTicked(place));
   const rows = others.length + asTheyShould.length;
   const shown = Math.min(row, Math.max(0, rows - 1));
@@ -56,6 +58,7 @@ export function OneGroup({ open, at, all, onStep, reports, deciding }: OneGroupP
     setTurned(next);
   };
   const write = () => {
+    if (!isChosen) return deciding.say(CHOOSE);
     if (!places || reports.reading) return;
     const left = others.filter((place) => place.odd && !ticked.includes(place));
     deciding.writeForm(group.id, chosen, ticked, left);
@@ -68,7 +71,9 @@ export function OneGroup({ open, at, all, onStep, reports, deciding }: OneGroupP
   const see = () => here && deciding.goToRange(here.place, "consistency");
   const choose = (index: number) => {
     const form = forms[index]?.form;
-    if (form !== undefined) setChosen(form);
+    if (form === undefined) return;
+    setChosen(form);
+    setIsChosen(true);
   };
   useBoardKeys({
     ...deciding,
@@ -110,11 +115,17 @@ export function OneGroup({ open, at, all, onStep, reports, deciding }: OneGroupP
           {card ? <Explanation check={card} key={card.id} /> : null}
         </p>
       </header>
-      <Variants group={group} forms={forms} chosen={chosen} onChoose={choose} />
+      <Variants group={group} forms={forms} chosen={isChosen ? chosen : ""} onChoose={choose} />
       <div className="flex items-baseline justify-between gap-4 px-6 pt-2.5 pb-1.5 text-[13px] text-soft">
         <p>
-          To become <b className="font-semibold text-ink">{label}</b>:{" "}
-          {places ? `${figure(ticked.length)} of ${figure(others.length)} ticked` : "looking…"}
+          {isChosen ? (
+            <>
+              To become <b className="font-semibold text-ink">{label}</b>:{" "}
+              {places ? `${figure(ticked.length)} of ${figure(others.length)} ticked` : "looking…"}
+            </>
+          ) : (
+            CHOOSE
+          )}
         </p>
         <p>{keptLine(others)}</p>
       </div>
@@ -142,27 +153,21 @@ export function OneGroup({ open, at, all, onStep, reports, deciding }: OneGroupP
           <button
             type="button"
             className="button-main max-w-80 truncate text-sm"
-            disabled={!places || reports.reading}
+            disabled={!places || !isChosen || reports.reading}
             onClick={write}
           >
-            {ticked.length === 0
-              ? `Keep ${label}`
-              : `Write ${label} in ${count(ticked.length, "place")}`}{" "}
-            <Key>Enter</Key>
+            {isChosen ? doingLine(label, ticked.length) : "Choose a form"} <Key>Enter</Key>
           </button>
           <Act letter="K" label="keep all on purpose" run={() => void keep()} />
           <Act letter="H" label="house rule" run={house} />
           <Act letter="Q" label="query" run={() => setAsking(true)} />
-          <span className="ml-auto flex gap-5">
-            <Act letter="Space" label="tick" run={() => toggle(here)} />
-            <Act letter="B" label="see it in the text" run={see} />
-          </span>
           <span className="flex basis-full gap-5 text-soft">
             <span className="grow">
               Group {figure(at + 1)} of {figure(all.length)}
             </span>
+            <Act letter="Space" label="tick" run={() => toggle(here)} />
+            <Act letter="B" label="see it in the text" run={see} />
             <Act letter="→" label="next group" run={() => onStep(1)} />
-            <Act letter="←" label="the one before" run={() => onStep(-1)} />
             <Act letter="U" label="undo" run={deciding.undo} />
             <Act letter="Esc" label="back to the text" run={deciding.back} />
           </span>
@@ -170,6 +175,12 @@ export function OneGroup({ open, at, all, onStep, reports, deciding }: OneGroupP
       )}
     </>
   );
+}
+
+const CHOOSE = "Nobody prefers a form here: choose one by its number.";
+
+function doingLine(label: string, ticked: number): string {
+  return ticked === 0 ? `Keep ${label}` : `Write ${label} in ${count(ticked, "place")}`;
 }
 
 /** A change that is made without being asked for: where nothing keeps the place its form. */

@@ -46,7 +46,7 @@ export function Variants({ group, forms, chosen, onChoose }: VariantsProps) {
             <span className="truncate text-[13px] text-soft">
               {prefers ? <b className="font-semibold text-pen">{prefers}</b> : null}
               {prefers && kept > 0 ? "; " : ""}
-              {kept > 0 ? `${figure(kept)} can’t change` : ""}
+              {kept > 0 ? `${figure(kept)} that may stand` : ""}
             </span>
           </button>
         );

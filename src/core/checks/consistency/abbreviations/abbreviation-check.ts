@@ -1,0 +1,69 @@
+import type { Card } from "../../card.ts";
+import type { Check, Circumstances, Conclusion, Verdict } from "../../check.ts";
+import { type AbbreviationTally, byAbbreviation, placeOf } from "./counting.ts";
+import { type AbbreviationFact, abbreviationFacts } from "./facts.ts";
+
+/** What a check of abbreviations is made from. */
+export interface AbbreviationCheckParts extends Card {
+  /** Which facts it may mark. */
+  marks: AbbreviationFact["sort"];
+  /** The places it finds, in the order of the text, by `placeOf`. */
+  find(tally: AbbreviationTally, circumstances: Circumstances): readonly number[];
+  reason(fact: AbbreviationFact): string;
+  /** What may be put in the place of a mark, as the forms of it. */
+  offers(tally: AbbreviationTally): readonly string[];
+  /** An offer as it stands in the text; null where it can't. */
+  write(fact: AbbreviationFact, offer: string, text: string): string | null;
+  /** A sentence of the abbreviation as a whole. */
+  note?(tally: AbbreviationTally): string;
+  /** Less than certain. */
+  unsure?(tally: AbbreviationTally): boolean;
+}
+
+/** A check that looks at all places of one abbreviation in their order. */
+export function abbreviationCheck(parts: AbbreviationCheckParts): Check<AbbreviationFact> {
+  const { marks, find, reason, offers, write, note, unsure, ...card } = parts;
+  return {
+    ...card,
+    examine: abbreviationFacts,
+    across: {
+      counting: byAbbreviation as never,
+      judge(_key, tally, _level, circumstances) {
+        const known = tally as AbbreviationTally;
+        const places = find(known, circumstances);
+        if (places.length === 0) return { verdict: null };
+        return { verdict: { places: places.join(" "), unsure: unsure?.(known) ?? false } };
+      },
+      speaks: ({ sort }) => sort === marks,
+      find: (fact, verdict, _circumstances, block) => findingOf(fact, verdict, block, reason),
+      tell: (_key, tally) => [
+        {
+          note: note?.(tally as AbbreviationTally) ?? "",
+          variants: offers(tally as AbbreviationTally).map((text) => ({ text, count: 0 })),
+        },
+      ],
+    },
+    forms: {
+      formOf: () => "",
+      keeping: ({ kept }) => kept ?? null,
+      write,
+    },
+  };
+}
+
+function findingOf(
+  fact: AbbreviationFact,
+  { places, unsure }: Verdict,
+  block: number,
+  reason: (fact: AbbreviationFact) => string,
+): Conclusion | null {
+  const { from, to, kept } = fact;
+  if (
+    kept ||
+    !String(places)
+      .split(" ")
+      .includes(String(placeOf(block, fact)))
+  )
+    return null;
+  return { from, to, reason: reason(fact), ...(unsure === true ? { unsure } : {}) };
+}

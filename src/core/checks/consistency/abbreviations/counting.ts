@@ -1,0 +1,81 @@
+import type { Counting } from "../../check.ts";
+import type { AbbreviationFact } from "./facts.ts";
+
+/** A place in the order of the text. */
+export interface Placed {
+  at: number;
+  expansion: string;
+  compared: string;
+  inNote: boolean;
+}
+
+/** Everything that is known of one abbreviation, each in the order of the text. */
+export interface AbbreviationTally {
+  abbreviation: string;
+  uses: Placed[];
+  /** Of the uses, those that may be something else. */
+  doubtful: number;
+  definitions: Placed[];
+  /** Entries of a list of abbreviations. */
+  entries: Placed[];
+  /** Phrases with its initials. */
+  phrases: Placed[];
+}
+
+/** More than a block has characters. */
+const BLOCK = 1e8;
+
+/** Where a fact of a block stands in the order of the text. */
+export function placeOf(block: number, { from }: Pick<AbbreviationFact, "from">): number {
+  return block * BLOCK + from;
+}
+
+/** What is chosen for a document that defines its abbreviations in each section. */
+export const BY_SECTION = "consistency/abbreviations:section";
+
+/** Abbreviations by themselves; an abstract is a text of its own, and so is each section where that is chosen. */
+export const byAbbreviation: Counting<AbbreviationFact, AbbreviationTally> = {
+  keysOf({ abbreviation, sort }, { abstract, section, cell }, { forms }) {
+    // Only the first column of a table lists what the others explain.
+    if (sort === "entry" && cell && cell.column > 0) return null;
+    if (abstract) return `${abbreviation} in the abstract`;
+    return forms[BY_SECTION] === "each" ? `${abbreviation} in section ${section}` : abbreviation;
+  },
+  start: () => ({
+    abbreviation: "",
+    uses: [],
+    doubtful: 0,
+    definitions: [],
+    entries: [],
+    phrases: [],
+  }),
+  count(tally, fact, _key, by, block) {
+    const { sort, abbreviation, expansion, compared, inNote, doubtful } = fact;
+    tally.abbreviation = abbreviation;
+    if (sort === "use" && doubtful) tally.doubtful += by;
+    const list = tally[LISTS[sort]];
+    const at = placeOf(block, fact);
+    const index = indexOf(list, at);
+    if (by > 0) list.splice(index, 0, { at, expansion, compared, inNote });
+    else if (list[index]?.at === at) list.splice(index, 1);
+  },
+};
+
+const LISTS = {
+  use: "uses",
+  definition: "definitions",
+  entry: "entries",
+  phrase: "phrases",
+} as const;
+
+/** The first index at which a place is not before another one. */
+function indexOf(list: readonly Placed[], at: number): number {
+  let low = 0;
+  let high = list.length;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((list[middle]?.at ?? 0) < at) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
