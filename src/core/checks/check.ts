@@ -99,6 +99,8 @@ export interface Forms<F extends Fact> {
   formOf(fact: F): string | null;
   /** Why it keeps its form, where it does. */
   keeping(fact: F): Keeping | null;
+  /** A place is changed only when that is asked for. */
+  isAsked?: boolean;
   /** What stands in the place of a fact in another form; null where that can't be told. */
   write(fact: F, form: string, text: string, circumstances: Circumstances): string | null;
 }

@@ -23,6 +23,14 @@ import { percentForm } from "./consistency/numbers/percent.ts";
 import { rangeForm } from "./consistency/numbers/range.ts";
 import { thousandsMark } from "./consistency/numbers/thousands.ts";
 import { timeForm } from "./consistency/numbers/time.ts";
+import { conversion } from "./consistency/quantities/conversion.ts";
+import { precision } from "./consistency/quantities/precision.ts";
+import { rangeUnits } from "./consistency/quantities/range-units.ts";
+import { unitPlural } from "./consistency/quantities/unit-plural.ts";
+import { unitSpace } from "./consistency/quantities/unit-space.ts";
+import { unitStop } from "./consistency/quantities/unit-stop.ts";
+import { unitSymbol } from "./consistency/quantities/unit-symbol.ts";
+import { unitSystem } from "./consistency/quantities/unit-system.ts";
 import { abbreviationPlural } from "./consistency/terms/abbreviation-plural.ts";
 import { accent } from "./consistency/terms/accent.ts";
 import { termCapitals } from "./consistency/terms/capitals.ts";
@@ -284,6 +292,14 @@ export const CHECKS = [
   abbreviationDefinedDifferently,
   abbreviationUnused,
   abbreviationExpandedAgain,
+  unitSystem,
+  unitSymbol,
+  unitSpace,
+  unitPlural,
+  unitStop,
+  rangeUnits,
+  precision,
+  conversion,
 ] as unknown as Check<Fact>[];
 
 /** A check by its id. */

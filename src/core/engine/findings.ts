@@ -137,7 +137,9 @@ export class Findings {
         const { from, to } = fact;
         const odd = keyed.isFound(fact, key, block, form);
         const insert = own === form ? null : forms.write(fact, form, textOf(block), circumstances);
-        return [{ block, from, to, form: own, keeping: forms.keeping(fact), odd, insert }];
+        const keeping = forms.keeping(fact);
+        const isSafe = odd && keeping === null && insert !== null && !forms.isAsked;
+        return [{ block, from, to, form: own, keeping, odd, isSafe, insert }];
       }),
     );
   }

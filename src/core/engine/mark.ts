@@ -70,6 +70,8 @@ export interface GroupPlace {
   keeping: Keeping | null;
   /** It is at odds with the form asked about. */
   odd: boolean;
+  /** It may be brought to that form without a look at it. */
+  isSafe: boolean;
   /** What it would be in that form; null where it has it, or can't be brought to it. */
   insert: string | null;
 }

@@ -60,6 +60,8 @@ export interface FormCheckParts<F extends FormFact> extends Card {
   write(fact: F, form: string, text: string, circumstances: Circumstances): string | null;
   /** How a form is named, where not by itself. */
   label?(form: string): string;
+  /** A place is changed only when that is asked for: what it says may be meant. */
+  isAsked?: boolean;
   /** Kinds of blocks it reads beside or instead of running text. */
   reads?: readonly BlockKind[];
 }
@@ -76,6 +78,7 @@ export function formCheck<F extends FormFact>(parts: FormCheckParts<F>): Check<F
     write,
     label = (form: string) => form,
     reads = RUNNING,
+    isAsked = false,
     ...rest
   } = parts;
   const { rules, dictionary, atOdds, rolesAtOdds, keyOf, goesWith, ...card } = rest;
@@ -102,6 +105,7 @@ export function formCheck<F extends FormFact>(parts: FormCheckParts<F>): Check<F
       formOf: ({ form }) => form,
       keeping: ({ kept }) => kept ?? null,
       write,
+      isAsked,
     },
     choose: () => [],
   };

@@ -145,7 +145,7 @@ function definitionAt(text: string, { from, to, text: short }: Short): Defined |
   const after = text.slice(to);
   // "(SLS)", "(SLS; since 1931)", "(the SLS)", "(“SLS”)", "[SLS]"
   const opened =
-    /^(?<outside>[^]*?)\s*[([](?:the |or |hereafter,? |abbreviated(?: as| to)? )?["“‘']?$/u.exec(
+    /^(?<outside>[\s\S]*?)\s*[([](?:the |or |hereafter,? |abbreviated(?: as| to)? )?["“‘']?$/u.exec(
       before,
     );
   if (opened && /^["”’']?\s*[)\];,]/u.test(after)) {

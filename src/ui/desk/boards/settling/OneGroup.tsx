@@ -44,7 +44,7 @@ export function OneGroup({ open, at, all, onStep, reports, deciding }: OneGroupP
     setTurned(new Set());
     setRow(0);
   }, [chosen]);
-  const isTicked = (place: FormPlace) => (isChosen && isSafe(place)) !== turned.has(keyOf(place));
+  const isTicked = (place: FormPlace) => (isChosen && place.isSafe) !== turned.has(keyOf(place));
   const ticked = others.filter((place) => place.insert !== null && isTicked(place));
   const rows = others.length + asTheyShould.length;
   const shown = Math.min(row, Math.max(0, rows - 1));
@@ -181,11 +181,6 @@ const CHOOSE = "Nobody prefers a form here: choose one by its number.";
 
 function doingLine(label: string, ticked: number): string {
   return ticked === 0 ? `Keep ${label}` : `Write ${label} in ${count(ticked, "place")}`;
-}
-
-/** A change that is made without being asked for: where nothing keeps the place its form. */
-function isSafe({ odd, keeping, insert }: FormPlace): boolean {
-  return odd && keeping === null && insert !== null;
 }
 
 function keyOf({ block, from }: FormPlace): string {

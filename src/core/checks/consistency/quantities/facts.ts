@@ -1,0 +1,53 @@
+import type { AnalysedBlock } from "../../../language/analysis.ts";
+import { type Quantity, quantitiesIn } from "../../../language/quantities/quantities.ts";
+import type { Card } from "../../card.ts";
+import type { Check, Fact, MarkFact } from "../../check.ts";
+import { keepingAt } from "../places.ts";
+
+const READ = new Set(["paragraph", "item", "note", "cell", "caption"]);
+const known = new WeakMap<AnalysedBlock, Quantity[]>();
+
+/** The quantities of a block, found once for all checks that ask for them. */
+export function quantitiesOf(block: AnalysedBlock): Quantity[] {
+  const found = known.get(block);
+  if (found) return found;
+  const quantities = READ.has(block.kind) ? quantitiesIn(block.text) : [];
+  known.set(block, quantities);
+  return quantities;
+}
+
+/** A mark to be made of a quantity, and what may stand in its place. */
+export interface QuantityMark {
+  from: number;
+  to: number;
+  reason: string;
+  /** Texts for the whole of it. */
+  mends: readonly string[];
+}
+
+/** A check of quantities one by one, or of those of one block beside each other. */
+export function quantityCheck(
+  card: Card,
+  find: (quantities: readonly Quantity[], text: string) => Iterable<QuantityMark>,
+): Check {
+  return {
+    ...card,
+    examine(block): MarkFact[] {
+      const quantities = quantitiesOf(block);
+      if (quantities.length === 0) return [];
+      return [...find(quantities, block.text)]
+        .filter(({ from, to }) => keepingAt(block, from, to) === undefined)
+        .map(({ from, to, reason, mends }) => ({
+          from,
+          to,
+          reason,
+          choices: mends.map((insert) => ({ label: insert, edits: [{ from, to, insert }] })),
+        }));
+    },
+  } satisfies Check<Fact>;
+}
+
+/** "12 m" in a text. */
+export function writtenOf(text: string, { from, to }: { from: number; to: number }): string {
+  return text.slice(from, to);
+}
