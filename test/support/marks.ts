@@ -1,6 +1,7 @@
 import { checkText } from "../../src/command/checking.ts";
 import { PASSES } from "../../src/core/checks/card.ts";
 import { readMd } from "../../src/core/formats/md/format.ts";
+import { readTxt } from "../../src/core/formats/txt/format.ts";
 import { linesManuscript } from "../../src/core/manuscript/lines.ts";
 import type { Manuscript } from "../../src/core/manuscript/model.ts";
 import { loadLanguage } from "./language.ts";
@@ -10,10 +11,11 @@ export function marksOf(text: string) {
   return marksIn(linesManuscript(text));
 }
 
-/** The marks of an example; one of several lines is a document in Markdown. */
+/** The marks of an example; one of several lines is a document, in Markdown where that has no numbers of its own. */
 export function marksOfExample(text: string) {
   if (!text.includes("\n")) return marksOf(text);
-  return marksIn(readMd(new TextEncoder().encode(text), "example.md"));
+  const bytes = new TextEncoder().encode(text);
+  return marksIn(/^\d\. /.test(text) ? readTxt(bytes, "example.txt") : readMd(bytes, "example.md"));
 }
 
 function marksIn(manuscript: Pick<Manuscript, "text" | "blocks" | "spans">) {

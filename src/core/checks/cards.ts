@@ -16,6 +16,16 @@ import {
 } from "./consistency/layout/cards.ts";
 import { dashForm, ellipsisForm, quotationMarks, serialComma } from "./consistency/marks/cards.ts";
 import {
+  figureGap,
+  headingNumber,
+  listNumber,
+  noteGap,
+  referenceNowhere,
+  requirementGap,
+  requirementModal,
+  requirementWording,
+} from "./consistency/numbering/cards.ts";
+import {
   currencyForm,
   dateForm,
   decimalForm,
@@ -321,6 +331,14 @@ export const CARDS: readonly Card[] = [
   rangeUnits,
   precision,
   conversion,
+  requirementGap,
+  headingNumber,
+  figureGap,
+  noteGap,
+  referenceNowhere,
+  requirementModal,
+  requirementWording,
+  listNumber,
 ];
 
 const BY_ID = new Map(CARDS.map((card) => [card.id, card]));

@@ -142,8 +142,8 @@ export interface Counting<F extends Fact, T = unknown> {
   keysOf(fact: F, block: Block, circumstances: Circumstances): string | readonly string[] | null;
   /** A tally with nothing counted. */
   start(): T;
-  /** Counts a fact of a key in, or out again; `block` is the number of the block it stands in. */
-  count(tally: T, fact: F, key: string, by: 1 | -1, block: number): void;
+  /** Counts a fact of a key in, or out again, with the block it stands in and that block's number. */
+  count(tally: T, fact: F, key: string, by: 1 | -1, index: number, block: Block): void;
 }
 
 /**

@@ -14,6 +14,14 @@ import { dashForm } from "./consistency/marks/dash.ts";
 import { ellipsisForm } from "./consistency/marks/ellipsis.ts";
 import { quotationMarks } from "./consistency/marks/quotation-marks.ts";
 import { serialComma } from "./consistency/marks/serial-comma.ts";
+import { figureGap } from "./consistency/numbering/figure-gap.ts";
+import { headingNumber } from "./consistency/numbering/heading-number.ts";
+import { listNumber } from "./consistency/numbering/list-number.ts";
+import { noteGap } from "./consistency/numbering/note-gap.ts";
+import { referenceNowhere } from "./consistency/numbering/reference-nowhere.ts";
+import { requirementGap } from "./consistency/numbering/requirement-gap.ts";
+import { requirementModal } from "./consistency/numbering/requirement-modal.ts";
+import { requirementWording } from "./consistency/numbering/requirement-wording.ts";
 import { currencyForm } from "./consistency/numbers/currency.ts";
 import { dateForm } from "./consistency/numbers/date.ts";
 import { decimalForm } from "./consistency/numbers/decimal.ts";
@@ -300,6 +308,14 @@ export const CHECKS = [
   rangeUnits,
   precision,
   conversion,
+  requirementGap,
+  headingNumber,
+  figureGap,
+  noteGap,
+  referenceNowhere,
+  requirementModal,
+  requirementWording,
+  listNumber,
 ] as unknown as Check<Fact>[];
 
 /** A check by its id. */

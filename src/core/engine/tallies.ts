@@ -96,13 +96,13 @@ export class Tallies {
     for (const fact of facts) {
       const keys = this.counting.keysOf(fact, block, this.circumstances);
       if (keys === null) continue;
-      if (typeof keys === "string") met.add(this.countOne(fact, keys, by, index));
-      else for (const key of keys) met.add(this.countOne(fact, key, by, index));
+      if (typeof keys === "string") met.add(this.countOne(fact, keys, by, index, block));
+      else for (const key of keys) met.add(this.countOne(fact, key, by, index, block));
     }
     return met;
   }
 
-  private countOne(fact: Fact, key: string, by: 1 | -1, index: number): Tallied {
+  private countOne(fact: Fact, key: string, by: 1 | -1, index: number, block: Block): Tallied {
     let entry = this.entries.get(key);
     if (!entry) {
       entry = { key, tally: this.counting.start(), blocks: [], fresh: true, touched: false };
@@ -113,7 +113,7 @@ export class Tallies {
       this.changed.push(entry);
       for (const reader of this.readers) reader.touching(entry);
     }
-    this.counting.count(entry.tally, fact, key, by, index);
+    this.counting.count(entry.tally, fact, key, by, index, block);
     return entry;
   }
 }
