@@ -165,6 +165,9 @@ export interface Across<F extends Fact, T = unknown, V extends Verdict = Verdict
   tell?(key: string, tally: T, verdict: V): readonly Telling[];
 }
 
+/** Nothing was chosen in this document. */
+export const NO_FORMS: Readonly<Record<string, string>> = {};
+
 /** What conclusions may hang on beside the facts. */
 export interface Circumstances {
   variety: Variety;

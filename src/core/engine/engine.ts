@@ -1,5 +1,11 @@
 import { PASSES, type Pass } from "../checks/card.ts";
-import type { Check, Circumstances, Fact, MarkFact } from "../checks/check.ts";
+import {
+  type Check,
+  type Circumstances,
+  type Fact,
+  type MarkFact,
+  NO_FORMS,
+} from "../checks/check.ts";
 import { CHECKS } from "../checks/index.ts";
 import { appetiteFor } from "../checks/kinds.ts";
 import { leftAlone } from "../checks/leave.ts";
@@ -31,7 +37,6 @@ const SPARE_CACHE = 2000;
 const BATCH = 64;
 const NO_MARKS: readonly Mark[] = [];
 const NO_FACTS: Examined["facts"] = new Map();
-const NO_FORMS: Circumstances["forms"] = {};
 
 /**
  * Runs the checks over a manuscript and keeps marks, groups and tables up to date through edits. Each
@@ -293,7 +298,7 @@ export class Engine {
       vocabulary: () => this.vocabularyNow(),
       soundRules: soundRules ?? [],
       reader: readerOf(reader, kind),
-      forms: forms ?? NO_FORMS,
+      forms: forms && Object.keys(forms).length > 0 ? forms : NO_FORMS,
     };
   }
 

@@ -13,6 +13,7 @@ import type {
   Telling,
   Verdict,
 } from "../check.ts";
+import { NO_FORMS } from "../check.ts";
 import { times } from "../telling.ts";
 
 /** One place where something stands in one of several forms. */
@@ -62,11 +63,14 @@ export interface FormCheckParts<F extends FormFact> extends Card {
   label?(form: string): string;
   /** A place is changed only when that is asked for: what it says may be meant. */
   isAsked?: boolean;
+  /** What a block must have for there to be anything, told at a glance. */
+  needs?: RegExp;
   /** Kinds of blocks it reads beside or instead of running text. */
   reads?: readonly BlockKind[];
 }
 
 const RUNNING: readonly BlockKind[] = ["paragraph", "item", "note", "quote", "cell", "caption"];
+const NOT_AT_ODDS = { verdict: null };
 /** Places of the commonest form for each of the next one, from which on the text has a habit. */
 const CLEAR = 2;
 
@@ -79,6 +83,7 @@ export function formCheck<F extends FormFact>(parts: FormCheckParts<F>): Check<F
     label = (form: string) => form,
     reads = RUNNING,
     isAsked = false,
+    needs,
     ...rest
   } = parts;
   const { rules, dictionary, atOdds, rolesAtOdds, keyOf, goesWith, ...card } = rest;
@@ -90,16 +95,19 @@ export function formCheck<F extends FormFact>(parts: FormCheckParts<F>): Check<F
       start: () => new Map(),
       count,
     },
-    judge: (key, counts, _level, circumstances) => ({
-      verdict: verdictOf(`${card.id}:${key}`, key, counts, circumstances, judging),
-    }),
+    judge: (key, counts, _level, circumstances) =>
+      // Most things are written one way.
+      counts.size === 1 && !atOdds && circumstances.forms === NO_FORMS
+        ? NOT_AT_ODDS
+        : { verdict: verdictOf(`${card.id}:${key}`, key, counts, circumstances, judging) },
     find: (fact, verdict) =>
       goesWith?.(fact.form, String(verdict.form)) ? null : findingOf(fact, verdict, label),
     tell: (_key, counts, verdict) => [{ ...tellingOf(counts, verdict, label), matter }],
   };
   return {
     ...card,
-    examine: (block, language) => (kinds.has(block.kind) ? examine(block, language) : []),
+    examine: (block, language) =>
+      kinds.has(block.kind) && (!needs || needs.test(block.text)) ? examine(block, language) : [],
     across: across as Across<F>,
     forms: {
       formOf: ({ form }) => form,

@@ -19,12 +19,21 @@ export function unitAt({ units }: Pick<Syntax, "units">, at: number): number {
   return -1;
 }
 
-/** Stretches between quotation marks and in italics, which keep what they quote or name. */
-export function keepingAt(block: AnalysedBlock, from: number, to: number): Keeping | undefined {
+/**
+ * Why a place keeps its form: it stands in a quotation, or in the title of a work. `at` is its first unit,
+ * where that is known.
+ */
+export function keepingAt(
+  block: AnalysedBlock,
+  from: number,
+  to: number,
+  at?: number,
+): Keeping | undefined {
   if (block.kind === "quote") return "quotation";
   const syntax = block.syntax();
-  const unit = syntax ? unitAt(syntax, from) : -1;
+  const unit = at ?? (syntax ? unitAt(syntax, from) : -1);
   if (syntax && unit >= 0 && ((syntax.places[unit] ?? 0) & QUOTED) !== 0) return "quotation";
+  if (block.spans.length === 0) return undefined;
   const set = block.spans.some(
     (span) =>
       span.kind === "emphasis" && span.from <= from && span.to >= to && isTitle(block, span),
@@ -37,12 +46,13 @@ function isTitle({ text }: AnalysedBlock, { from, to }: { from: number; to: numb
   return /\p{Lu}.*\s\p{Lu}/u.test(text.slice(from, to));
 }
 
-/** A fact with why it keeps its form, where it does. */
+/** A fact with why it keeps its form, where it does; `at` is its first unit, where that is known. */
 export function placed<F extends { from: number; to: number }>(
   block: AnalysedBlock,
   fact: F,
+  at?: number,
 ): F & { kept?: Keeping } {
-  const kept = keepingAt(block, fact.from, fact.to);
+  const kept = keepingAt(block, fact.from, fact.to, at);
   return kept ? { ...fact, kept } : fact;
 }
 

@@ -42,6 +42,9 @@ const FIGURES =
   /(?<![\p{L}_.,/#@$£€¥:]|\d[.,]?)(?<sign>(?<=^|[\s([–—])[−-](?=\d))?(?<number>\d{1,3}(?:[,\u00a0\u202f\u2009 ]\d{3})+(?!\d)(?:\.\d+)?|\d+(?:\.\d+)?|\.\d+)(?<half>[½¼¾])?(?<power>\s?[×x]\s?10(?:\^?[−-]?\d+|[⁻⁰¹²³⁴-⁹]+))?|(?<![\p{L}\d])(?<alone>[½¼¾])/gu;
 const WORDS =
   /(?<![\p{L}-])(?:(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|hundred|and)(?:[ -]|(?![\p{L}-])))+/giu;
+/** Numbers in words are looked for where the name of a unit is met. */
+const MEASURED =
+  /met(?:er|re)|feet|foot|inch|yard|mile|gram|kilo|pound|ounce|tons?\b|tonne|stone|lit(?:er|re)|gallon|pint|acre|hectare|degree|knot|hours?|minutes?|seconds?|days?|weeks?|months?|years?|watt|volt|amp|fathom|square|cubic/;
 /** What numbers share one unit across. */
 const SHARES = /^(?:\s?[–—-]\s?|,? (?:to|and|or|by) |, |\s?[×x]\s?)$/;
 const TOLERANCE = /^\s?(?:±|\+\/-|\+\/−)\s?$/;
@@ -61,13 +64,6 @@ interface Numeral {
 
 /** The quantities of a text, in its order. */
 export function quantitiesIn(text: string): Quantity[] {
-  if (
-    !/[\d½¼¾]|\b(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|\p{L}+(?:teen|ty)|hundred)\b/iu.test(
-      text,
-    )
-  ) {
-    return [];
-  }
   const found: Quantity[] = [];
   let next = null as { numeral: Numeral; quantity: Quantity } | null;
   for (const measured of measuredIn(text).reverse()) {
@@ -113,7 +109,7 @@ function numberOf({ from, to, decimals }: Numeral): Quantity["number"] {
 
 function numeralsIn(text: string): Numeral[] {
   const found: Numeral[] = [];
-  for (const match of text.matchAll(FIGURES)) {
+  for (const match of /[\d½¼¾]/.test(text) ? text.matchAll(FIGURES) : []) {
     const { sign, number = "", half, power = "", alone } = match.groups ?? {};
     const written = number.replace(/[,\s\u00a0\u202f\u2009]/g, "");
     const fraction = HALVES[half ?? alone ?? ""] ?? 0;
@@ -128,7 +124,7 @@ function numeralsIn(text: string): Numeral[] {
       inWords: false,
     });
   }
-  for (const { 0: words, index } of text.matchAll(WORDS)) {
+  for (const { 0: words, index } of MEASURED.test(text) ? text.matchAll(WORDS) : []) {
     const trimmed = words.replace(/[ -]+$/, "").replace(/ and$/i, "");
     const value = valueOfWords(trimmed.toLowerCase());
     if (value !== null) {

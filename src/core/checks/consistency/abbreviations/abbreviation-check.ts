@@ -20,6 +20,8 @@ export interface AbbreviationCheckParts extends Card {
   unsure?(tally: AbbreviationTally): boolean;
 }
 
+const NOT_FOUND = { verdict: null };
+
 /** A check that looks at all places of one abbreviation in their order. */
 export function abbreviationCheck(parts: AbbreviationCheckParts): Check<AbbreviationFact> {
   const { marks, find, reason, offers, write, note, unsure, ...card } = parts;
@@ -30,8 +32,9 @@ export function abbreviationCheck(parts: AbbreviationCheckParts): Check<Abbrevia
       counting: byAbbreviation as never,
       judge(_key, tally, _level, circumstances) {
         const known = tally as AbbreviationTally;
+        if (known.uses.length === 0 && known.definitions.length === 0) return NOT_FOUND;
         const places = find(known, circumstances);
-        if (places.length === 0) return { verdict: null };
+        if (places.length === 0) return NOT_FOUND;
         return { verdict: { places: places.join(" "), unsure: unsure?.(known) ?? false } };
       },
       speaks: ({ sort }) => sort === marks,

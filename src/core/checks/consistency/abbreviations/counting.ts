@@ -12,14 +12,14 @@ export interface Placed {
 /** Everything that is known of one abbreviation, each in the order of the text. */
 export interface AbbreviationTally {
   abbreviation: string;
-  uses: Placed[];
+  uses: readonly Placed[];
   /** Of the uses, those that may be something else. */
   doubtful: number;
-  definitions: Placed[];
+  definitions: readonly Placed[];
   /** Entries of a list of abbreviations. */
-  entries: Placed[];
+  entries: readonly Placed[];
   /** Phrases with its initials. */
-  phrases: Placed[];
+  phrases: readonly Placed[];
 }
 
 /** More than a block has characters. */
@@ -41,25 +41,32 @@ export const byAbbreviation: Counting<AbbreviationFact, AbbreviationTally> = {
     if (abstract) return `${abbreviation} in the abstract`;
     return forms[BY_SECTION] === "each" ? `${abbreviation} in section ${section}` : abbreviation;
   },
+  // Most keys have a phrase and nothing else: lists are made when something is put in.
   start: () => ({
     abbreviation: "",
-    uses: [],
+    uses: NOWHERE,
     doubtful: 0,
-    definitions: [],
-    entries: [],
-    phrases: [],
+    definitions: NOWHERE,
+    entries: NOWHERE,
+    phrases: NOWHERE,
   }),
   count(tally, fact, _key, by, block) {
     const { sort, abbreviation, expansion, compared, inNote, doubtful } = fact;
     tally.abbreviation = abbreviation;
     if (sort === "use" && doubtful) tally.doubtful += by;
-    const list = tally[LISTS[sort]];
+    let list = tally[LISTS[sort]] as Placed[];
+    if (list === NOWHERE) {
+      list = [];
+      tally[LISTS[sort]] = list;
+    }
     const at = placeOf(block, fact);
     const index = indexOf(list, at);
     if (by > 0) list.splice(index, 0, { at, expansion, compared, inNote });
     else if (list[index]?.at === at) list.splice(index, 1);
   },
 };
+
+const NOWHERE: readonly Placed[] = [];
 
 const LISTS = {
   use: "uses",

@@ -1,6 +1,5 @@
 import type { AnalysedBlock, Language } from "../../../language/analysis.ts";
 import type { Syntax } from "../../../language/phrases/syntax.ts";
-import { TAG_SETS } from "../../../language/tags/tag-sets.ts";
 import type { Fact, Keeping } from "../../check.ts";
 import { keepingAt } from "../places.ts";
 import { initialsOf, isLongForm, isSmall, longFormBefore, stemOf } from "./definitions.ts";
@@ -28,8 +27,9 @@ const READ = new Set(["paragraph", "item", "note", "cell"]);
 /** Two capitals or more, small letters between them few: "SLS", "PhDs", "R&D", "mRNA". */
 const SHORT =
   /(?<![\p{L}\p{N}_])[\p{L}\p{N}]*\p{Lu}[\p{L}\p{N}&/]*\p{Lu}[\p{L}\p{N}]*(?![\p{L}\p{N}_])/gu;
+const MAYBE = /[A-Z][a-z0-9&]?[A-Z]/;
 const LONGEST_SHORT = 10;
-const LONGEST_PHRASE = 7;
+const LONGEST_PHRASE = 6;
 /** Of the words of a block, so many in capitals make it a line that is set in capitals. */
 const SHOUTED = 0.4;
 
@@ -48,7 +48,8 @@ function findFacts(block: AnalysedBlock, language: Language): AbbreviationFact[]
   const syntax = block.syntax();
   if (!syntax) return [];
   const { text, kind } = block;
-  const shorts = shortsIn(text);
+  // Most paragraphs have no word with two capitals.
+  const shorts = MAYBE.test(text) ? shortsIn(text) : [];
   if (kind === "cell") {
     const [only] = shorts;
     const whole = only && only.from === 0 && only.to === text.trimEnd().length;
@@ -57,14 +58,17 @@ function findFacts(block: AnalysedBlock, language: Language): AbbreviationFact[]
   const isShouted = shorts.length > 2 && shorts.length > SHOUTED * syntax.units.length;
   const facts = isShouted ? [] : definedAndUsed(block, shorts, language);
   const taken = facts.flatMap(({ long }) => (long ? [long] : []));
-  const met = new Set<string>();
-  for (const phrase of [...namesIn(text, language), ...phrasesIn(syntax, language)]) {
-    const place = `${phrase.from}-${phrase.to}`;
-    if (met.has(place)) continue;
-    met.add(place);
-    if (taken.some(({ from, to }) => phrase.from < to && phrase.to > from)) continue;
+  const add = (phrase: AbbreviationFact) => {
+    if (taken.some(({ from, to }) => phrase.from < to && phrase.to > from)) return;
     const kept = keepingAt(block, phrase.from, phrase.to);
-    facts.push({ ...phrase, inNote: kind === "note", ...(kept ? { kept } : {}) });
+    if (kept) phrase.kept = kept;
+    phrase.inNote = kind === "note";
+    facts.push(phrase);
+  };
+  const names = [...namesIn(syntax, language)];
+  for (const name of names) add(name);
+  for (const phrase of phrasesIn(syntax, language)) {
+    if (!names.some(({ from, to }) => from === phrase.from && to === phrase.to)) add(phrase);
   }
   return facts;
 }
@@ -219,34 +223,68 @@ function isDoubtful(
 
 /** Noun phrases of two words or more, with what "of" and the like join to them: each end with each beginning. */
 function* phrasesIn(syntax: Syntax, language: Language): Generator<AbbreviationFact> {
-  const { nounGroups, units, text, sentenceTo } = syntax;
+  const { nounGroups, units, text, words, sentenceTo } = syntax;
   for (const [index, group] of nounGroups.entries()) {
-    if (group.pronoun) continue;
     const last = group.to - 1;
     const start = beginningOf(syntax, index);
+    if (group.pronoun || last <= start) continue;
+    const singular = language.words.noun(words[last]?.form ?? "");
+    const plural = singular !== words[last]?.form;
+    let initials = (words[last]?.form ?? "").charAt(0).toUpperCase();
+    let compared = singular;
     for (let first = last - 1; first >= start && last - first < LONGEST_PHRASE; first--) {
-      const tag = syntax.tags[first] ?? -1;
-      const word = syntax.words[first]?.form ?? "";
-      if (isSmall(word) || TAG_SETS.STOP[tag]) continue;
-      if ((sentenceTo[first] ?? 0) <= last) break;
-      const from = units[first]?.from ?? 0;
+      const unit = units[first];
+      const next = units[first + 1];
+      const { form = "" } = words[first] ?? {};
+      // What is parted by a comma or a mark is not one phrase.
+      if (!unit || !next || next.from !== unit.to + 1 || (sentenceTo[first] ?? 0) <= last) break;
+      compared = `${form.includes("-") ? form.replaceAll("-", " ") : form} ${compared}`;
+      if (isSmall(form)) continue;
+      const letters = form.includes("-") ? initialsOf(form) : form.charAt(0).toUpperCase();
+      initials = letters + initials;
+      // Pairs of small letters are everywhere: two-letter abbreviations are compared as names alone.
+      if (initials.length < 3) continue;
+      const from = unit.from;
       const to = units[last]?.to ?? from;
+      const rest = { plural, doubtful: false, inNote: false };
       const expansion = text.slice(from, to);
-      if (/[.,;:()"“”]/.test(expansion)) break;
-      const phrase = phraseOf(from, to, expansion, language);
-      if (phrase.abbreviation.length > 1) yield phrase;
+      yield { from, to, sort: "phrase", abbreviation: initials, expansion, compared, ...rest };
     }
   }
 }
 
 /** Names of several words with capitals, small words between them: "Harbour Works Fund". */
-const NAMED =
-  /(?<![\p{L}\p{N}])(?!The\b)\p{Lu}[\p{L}\p{N}’'&-]*(?: (?:of |and |for |the |in |on )*\p{Lu}[\p{L}\p{N}’'&-]*){1,6}(?![\p{L}\p{N}])/gu;
-
-function* namesIn(text: string, language: Language): Generator<AbbreviationFact> {
-  for (const { 0: expansion, index: from } of text.matchAll(NAMED)) {
-    yield phraseOf(from, from + expansion.length, expansion, language);
+function* namesIn(
+  { units, words, text, sentenceTo }: Syntax,
+  language: Language,
+): Generator<AbbreviationFact> {
+  for (let first = 0; first < units.length - 1; first++) {
+    const unit = units[first];
+    if (!unit || !isCapital(text.charCodeAt(unit.from)) || words[first]?.form === "the") continue;
+    let last = first;
+    const end = sentenceTo[first] ?? first + 1;
+    for (let at = first + 1; at < end && at - first < LONGEST_PHRASE; at++) {
+      const next = units[at];
+      if (!next || next.from !== (units[at - 1]?.to ?? 0) + 1) break;
+      if (isCapital(text.charCodeAt(next.from))) last = at;
+      else if (!isSmall(words[at]?.form ?? "")) break;
+    }
+    if (last === first) continue;
+    const to = units[last]?.to ?? unit.to;
+    const expansion = text.slice(unit.from, to);
+    if (!isPerson(expansion, language)) yield phraseOf(unit.from, to, expansion, language);
+    first = last;
   }
+}
+
+function isCapital(code: number): boolean {
+  return code < 128 ? code >= 65 && code <= 90 : /\p{Lu}/u.test(String.fromCharCode(code));
+}
+
+/** A first name and a surname, of which none is a word. */
+function isPerson(name: string, { lexicon }: Language): boolean {
+  const words = name.split(" ");
+  return words.length === 2 && words.some((word) => lexicon.varieties(word.toLowerCase()) === 0);
 }
 
 function phraseOf(
@@ -264,15 +302,10 @@ function phraseOf(
 
 /** The first unit of the groups that small words join to a noun group. */
 function beginningOf({ nounGroups, words }: Syntax, index: number): number {
-  let start = nounGroups[index]?.from ?? 0;
-  for (let before = index - 1; before >= 0; before--) {
-    const group = nounGroups[before];
-    if (!group || group.pronoun) break;
-    const gap = start - group.to;
-    if (gap !== 1 || !isSmall(words[start - 1]?.form ?? "")) break;
-    start = group.from;
-  }
-  return start;
+  const start = nounGroups[index]?.from ?? 0;
+  const before = nounGroups[index - 1];
+  const joins = before && !before.pronoun && start - before.to === 1;
+  return joins && isSmall(words[start - 1]?.form ?? "") ? before.from : start;
 }
 
 /** An expansion as it is compared with others: small letters, no hyphens, its last word in the singular. */

@@ -9,6 +9,7 @@ const DASH =
 export const dashForm = formCheck<FormFact>({
   ...card,
   matter: "marks",
+  needs: /[–—]|--| - /,
   examine(block) {
     const facts: FormFact[] = [];
     if (!/[—–−]|--| - /.test(block.text)) return facts;

@@ -7,6 +7,7 @@ const ELLIPSIS = /…|(?<!\.)\.\.\.(?!\.)|(?<!\.)\.[ \u00a0]\.[ \u00a0]\.(?!\.)/
 export const ellipsisForm = formCheck<FormFact>({
   ...card,
   matter: "marks",
+  needs: /\.\s?\.|…/,
   examine(block) {
     const facts: FormFact[] = [];
     for (const { 0: sign, index } of block.text.matchAll(ELLIPSIS)) {

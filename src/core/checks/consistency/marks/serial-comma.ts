@@ -33,6 +33,7 @@ const OPENERS = tagSet("IN", "CS", "RB", "WRB", "TO", "WDT", "UH");
 export const serialComma = formCheck<FormFact>({
   ...card,
   matter: "marks",
+  needs: /,/,
   examine(block) {
     const syntax = block.syntax();
     if (!syntax) return [];

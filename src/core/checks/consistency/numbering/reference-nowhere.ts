@@ -87,7 +87,8 @@ const READ = new Set(["paragraph", "item", "note", "cell"]);
 
 function* referencesIn(block: AnalysedBlock): Generator<ReferenceFact> {
   const { kind, text } = block;
-  if (!READ.has(kind)) return;
+  // Nothing is referred to without its number or letter.
+  if (!READ.has(kind) || !/\d|ppendi|nnex|chedule/.test(text)) return;
   const caption = kind === "paragraph" ? captionNumber(text, false) : null;
   for (const match of text.matchAll(REFERENCES)) {
     const { index: from } = match;
@@ -113,6 +114,7 @@ function* referencesIn(block: AnalysedBlock): Generator<ReferenceFact> {
       };
     }
   }
+  if (!/[-_]\d/.test(text)) return;
   const own = requirementOf(text)?.id;
   for (const { 0: id, index: from } of text.matchAll(ID)) {
     if (id === own && from <= 1) continue;

@@ -30,6 +30,7 @@ interface SumFact extends FormFact {
 export const currencyForm = formCheck<SumFact>({
   ...card,
   matter: "numbers",
+  needs: /\d/,
   examine(block) {
     const facts: SumFact[] = [];
     for (const { code, sign, sums } of SUMS) {

@@ -47,6 +47,7 @@ interface DateFact extends FormFact {
 export const dateForm = formCheck<DateFact>({
   ...card,
   matter: "dates",
+  needs: /\d/,
   examine(block) {
     const facts: DateFact[] = [];
     const found = (

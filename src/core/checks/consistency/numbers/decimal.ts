@@ -9,6 +9,7 @@ const DECIMAL = /(?<![\p{L}\p{N}_.,:/@-])\d{1,3}([.,·])\d{1,2}(?![\p{N}_@/]|[.,
 export const decimalForm = formCheck<FormFact>({
   ...card,
   matter: "numbers",
+  needs: /\d/,
   examine(block) {
     const facts: FormFact[] = [];
     for (const { match, from, to, kept } of matchesIn(block, BELOW_ONE)) {

@@ -24,6 +24,7 @@ interface EraFact extends FormFact {
 export const eraForm = formCheck<EraFact>({
   ...card,
   matter: "dates",
+  needs: /\d|centur/,
   examine(block) {
     const facts: EraFact[] = [];
     for (const { match, from, to, kept } of matchesIn(block, ERA)) {

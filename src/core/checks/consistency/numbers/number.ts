@@ -1,4 +1,4 @@
-import type { AnalysedBlock } from "../../../language/analysis.ts";
+import type { AnalysedBlock, Language } from "../../../language/analysis.ts";
 import type { Syntax } from "../../../language/phrases/syntax.ts";
 import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
 import {
@@ -12,6 +12,7 @@ import { wordList } from "../../../language/words/word-lists.ts";
 import type { Keeping } from "../../check.ts";
 import { type FormFact, formCheck } from "../form-check.ts";
 import { placed, withCapitalsOf } from "../places.ts";
+import { COUNTED, signsOf } from "../word-signs.ts";
 import { numberForm as card } from "./cards.ts";
 
 const WORDS = "in words";
@@ -30,9 +31,9 @@ interface NumberFact extends FormFact {
 export const numberForm = formCheck<NumberFact>({
   ...card,
   matter: "numbers",
-  examine(block) {
+  examine(block, language) {
     const syntax = block.syntax();
-    return syntax ? mixedKept(block, syntax, [...numbersIn(block, syntax)]) : [];
+    return syntax ? mixedKept(block, syntax, [...numbersIn(block, syntax, language)]) : [];
   },
   write({ from, to, value, ordinal }, form, text) {
     if (form === FIGURES) return ordinal ? ordinalInFigures(value) : String(value);
@@ -42,9 +43,16 @@ export const numberForm = formCheck<NumberFact>({
   reads: ["paragraph", "item", "note", "quote"],
 });
 
-function* numbersIn(block: AnalysedBlock, syntax: Syntax): Generator<NumberFact> {
+function* numbersIn(
+  block: AnalysedBlock,
+  syntax: Syntax,
+  language: Language,
+): Generator<NumberFact> {
   const { units, words, text } = syntax;
-  for (const [at, unit] of units.entries()) {
+  const signs = signsOf(block, syntax, language);
+  for (let at = 0; at < units.length; at++) {
+    const unit = units[at];
+    if (!unit || ((signs[at] ?? 0) & COUNTED) === 0) continue;
     const written = text.slice(unit.from, unit.to);
     const figures = /^(\d{1,3})(st|nd|rd|th)?$/.exec(written);
     const lower = words[at]?.form ?? "";

@@ -12,6 +12,7 @@ const PERCENT = new RegExp(
 export const percentForm = formCheck<FormFact>({
   ...card,
   matter: "numbers",
+  needs: /\d/,
   examine(block) {
     const facts: FormFact[] = [];
     for (const { match, from, to, kept } of matchesIn(block, PERCENT)) {

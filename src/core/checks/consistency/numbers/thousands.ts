@@ -15,6 +15,7 @@ const LAST_YEAR = 2199;
 export const thousandsMark = formCheck<FormFact>({
   ...card,
   matter: "numbers",
+  needs: /\d/,
   examine(block) {
     const facts: FormFact[] = [];
     for (const { match, from, to, kept } of matchesIn(block, LONG)) {

@@ -20,6 +20,7 @@ interface TimeFact extends FormFact {
 export const timeForm = formCheck<TimeFact>({
   ...card,
   matter: "dates",
+  needs: /\d/,
   examine(block) {
     const facts: TimeFact[] = [];
     for (const { match, from, to, kept } of matchesIn(block, HALF_DAY)) {

@@ -1,5 +1,6 @@
 import type { AnalysedBlock } from "../../../language/analysis.ts";
 import { type Quantity, quantitiesIn } from "../../../language/quantities/quantities.ts";
+import { TAG } from "../../../language/tags/tag-sets.ts";
 import type { Card } from "../../card.ts";
 import type { Check, Fact, MarkFact } from "../../check.ts";
 import { keepingAt } from "../places.ts";
@@ -11,9 +12,13 @@ const known = new WeakMap<AnalysedBlock, Quantity[]>();
 export function quantitiesOf(block: AnalysedBlock): Quantity[] {
   const found = known.get(block);
   if (found) return found;
-  const quantities = READ.has(block.kind) ? quantitiesIn(block.text) : [];
+  const quantities = READ.has(block.kind) && hasNumbers(block) ? quantitiesIn(block.text) : [];
   known.set(block, quantities);
   return quantities;
+}
+
+function hasNumbers({ text, tags }: AnalysedBlock): boolean {
+  return /[\d½¼¾]/.test(text) || tags.includes(TAG.CD);
 }
 
 /** A mark to be made of a quantity, and what may stand in its place. */

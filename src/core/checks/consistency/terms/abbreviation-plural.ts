@@ -11,6 +11,7 @@ const OWNS =
 export const abbreviationPlural = formCheck<FormFact>({
   ...card,
   matter: "abbreviations",
+  needs: /[A-Z0-9]/,
   examine(block) {
     const facts: FormFact[] = [];
     for (const { match, from, to, kept } of matchesIn(block, PLURAL)) {

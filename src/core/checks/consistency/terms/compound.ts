@@ -3,9 +3,10 @@ import type { Syntax } from "../../../language/phrases/syntax.ts";
 import { TAG, tagSet } from "../../../language/tags/tag-sets.ts";
 import { type FormFact, formCheck } from "../form-check.ts";
 import { placed } from "../places.ts";
+import { CLOSED, HYPHENED, LETTERS, signsOf } from "../word-signs.ts";
 import { compound as card } from "./cards.ts";
 import { PREFIXES } from "./prefixes.ts";
-import { formOf, lettersOf, withSeparatorsOf } from "./separators.ts";
+import { withSeparatorsOf } from "./separators.ts";
 
 /**
  * What a compound does where it stands, which decides how it may be written: names a thing (n), stands
@@ -20,11 +21,11 @@ const NOUN_TAGS = tagSet("NN", "NNS");
 const VERB_TAGS = tagSet("VB", "VBD", "VBG", "VBN", "VBZ");
 const PARTICIPLES = tagSet("VBG", "VBN");
 const BEFORE_NOUN = tagSet("DT", "JJ", "PRP$", "CD");
+const BEFORE_VERB = new Set("to not will can could must should would may might shall".split(" "));
 /** Words after a verb that make one thing with it. */
 const PARTICLES = new Set("up down in out on off over back away through around along".split(" "));
 /** Shorter parts make compounds by chance. */
 const SHORTEST_PART = 2;
-const SHORTEST_CLOSED = 6;
 
 /** Roles in which an open form and one with a hyphen are the same thing. */
 const SAME_ROLES: readonly Role[] = ["n", "a", "p"];
@@ -59,25 +60,25 @@ function* compoundsIn(
   language: Language,
 ): Generator<FormFact> {
   const { text, units, words } = syntax;
+  const signs = signsOf(block, syntax, language);
   for (let at = 0; at < units.length; at++) {
     const unit = units[at];
-    const word = words[at];
-    if (!unit || !word) continue;
+    const sign = signs[at] ?? 0;
+    if (!unit || (sign & (HYPHENED | LETTERS)) === 0) continue;
     const { from, to } = unit;
-    if (word.form.includes("-")) {
-      const parts = word.form.split("-");
+    if (sign & HYPHENED) {
+      const parts = words[at]?.form.split("-") ?? [];
       if (isPair(parts) && !PREFIXES.has(parts[0] ?? "") && !isName(text, from)) {
         yield factOf(block, syntax, language, at, at + 1, from, to);
       }
       continue;
     }
-    const closed = closedAt(block, syntax, language, at);
-    if (closed) yield closed;
+    if (sign & CLOSED && (!isName(text, from) || at === syntax.sentenceFrom[at])) {
+      yield factOf(block, syntax, language, at, at + 1, from, to);
+    }
     const next = units[at + 1];
-    if (!next || next.from !== to + 1 || !isLetters(word.form)) continue;
-    const second = words[at + 1]?.form ?? "";
-    if (!isLetters(second) || second.length < SHORTEST_PART || word.form.length < SHORTEST_PART)
-      continue;
+    if (!next || next.from !== to + 1 || ((signs[at + 1] ?? 0) & LETTERS) === 0) continue;
+    if (next.to - next.from < SHORTEST_PART || to - from < SHORTEST_PART) continue;
     if (text.charCodeAt(to) !== 32 && text.charCodeAt(to) !== 160) continue;
     if (isOpen(syntax, at)) yield factOf(block, syntax, language, at, at + 2, from, next.to);
   }
@@ -101,34 +102,6 @@ function isOpen({ text, units, tags, words, sentenceTo }: Syntax, at: number): b
   return VERB_TAGS[first] === 1 || (first === TAG.NN && BEFORE_NOUN[tags[at - 1] ?? -1] === 1);
 }
 
-/** A word in one piece that the dictionaries know as a compound, or that they do not know at all. */
-function closedAt(
-  block: AnalysedBlock,
-  syntax: Syntax,
-  language: Language,
-  at: number,
-): FormFact | null {
-  const { text, units, words } = syntax;
-  const unit = units[at];
-  const word = words[at];
-  if (!unit || !word || word.form.length < SHORTEST_CLOSED || !isLetters(word.form)) return null;
-  if (isName(text, unit.from) && at !== syntax.sentenceFrom[at]) return null;
-  const known = word.traits !== 0;
-  const isCompound = language.compounds.has(singular(word.form, language));
-  if (known && !isCompound && !endsInParticle(word.form, language)) return null;
-  if (!known && language.lexicon.varietiesInText(text.slice(unit.from, unit.to)) !== 0) return null;
-  return factOf(block, syntax, language, at, at + 1, unit.from, unit.to);
-}
-
-/** "setup", "login": a verb and its particle in one piece. */
-function endsInParticle(form: string, { lexicon }: Language): boolean {
-  return PARTICLE_ENDINGS.some(
-    (particle) =>
-      form.endsWith(particle) && lexicon.varieties(form.slice(0, -particle.length)) !== 0,
-  );
-}
-const PARTICLE_ENDINGS = ["up", "down", "in", "out", "off", "over", "back"];
-
 function factOf(
   block: AnalysedBlock,
   syntax: Syntax,
@@ -138,12 +111,13 @@ function factOf(
   from: number,
   to: number,
 ): FormFact {
-  const written = formOf(block.text.slice(from, to));
+  const opening = syntax.words[first]?.form ?? "";
+  const written = last - first > 1 ? `${opening} ${syntax.words[last - 1]?.form}` : opening;
   const role = roleOf(syntax, first, last);
   const form = role === "v" ? infinitive(written, language) : singular(written, language);
-  const letters = lettersOf(form);
+  const letters = form.replace(/[ -]/, "");
   const key = role === "v" ? `${letters} v` : letters;
-  return placed(block, { from, to, key, form, role });
+  return placed(block, { from, to, key, form, role }, first);
 }
 
 function roleOf({ tags, units, text, words }: Syntax, first: number, last: number): Role {
@@ -152,13 +126,7 @@ function roleOf({ tags, units, text, words }: Syntax, first: number, last: numbe
   if (last - first === 2 && particle && VERB_TAGS[tags[first] ?? -1]) {
     return BEFORE_NOUN[tags[first - 1] ?? -1] && tags[first] === TAG.VB ? "n" : "v";
   }
-  if (
-    last - first === 1 &&
-    VERB_TAGS[final] &&
-    /^(?:to|not|will|can|could|must|should|would|may|might|shall)$/.test(
-      words[first - 1]?.form ?? "",
-    )
-  )
+  if (last - first === 1 && VERB_TAGS[final] && BEFORE_VERB.has(words[first - 1]?.form ?? ""))
     return "v";
   const next = units[last];
   const end = units[last - 1]?.to ?? 0;
@@ -189,9 +157,15 @@ function isPair(parts: readonly string[]): boolean {
 }
 
 function isLetters(form: string): boolean {
-  return /^\p{Ll}+$/u.test(form);
+  for (let at = 0; at < form.length; at++) {
+    const code = form.charCodeAt(at);
+    if (code > 127) return /^\p{Ll}+$/u.test(form);
+    if (code < 97 || code > 122) return false;
+  }
+  return form.length > 0;
 }
 
 function isName(text: string, at: number): boolean {
-  return /\p{Lu}/u.test(text.charAt(at));
+  const code = text.charCodeAt(at);
+  return code < 128 ? code >= 65 && code <= 90 : /\p{Lu}/u.test(text.charAt(at));
 }

@@ -1,6 +1,7 @@
 import type { Kind } from "../../../manuscript/model.ts";
 import { type FormFact, formCheck } from "../form-check.ts";
-import { matchesIn, withCapitalsOf } from "../places.ts";
+import { matchesIn, placed, withCapitalsOf } from "../places.ts";
+import { FULL, signsOf } from "../word-signs.ts";
 import { contractionHabit as card } from "./cards.ts";
 
 /** Kinds of copy that are written without contractions. */
@@ -13,9 +14,15 @@ const FORMAL: ReadonlySet<Kind> = new Set([
 ]);
 
 const NOT = "is are was were has have had does do did could would should must need might";
-const FULL = new RegExp(
-  String.raw`\b(?:(?:${NOT.split(" ").join("|")}|will|shall) not|cannot|can not|(?:it|that|there|he|she|what|who) is|(?:we|they|you) are|I am|(?:I|we|they|you) have)\b`,
-  "giu",
+/** What stands before the second word of a full form that has a short one. */
+const BEFORE: ReadonlyMap<string, ReadonlySet<string>> = new Map(
+  Object.entries({
+    not: `${NOT} will shall can`,
+    is: "it that there he she what who",
+    are: "we they you",
+    am: "i",
+    have: "i we they you",
+  }).map(([second, firsts]) => [second, new Set(firsts.split(" "))]),
 );
 const SHORT = new RegExp(
   String.raw`\b(?:(?:${NOT.split(" ").join("|")}|ca|wo|sha)n['’]t|(?:it|that|there|he|she|what|who)['’]s|(?:we|they|you)['’]re|I['’]m|(?:I|we|they|you)['’]ve|(?:I|we|they|you|he|she|it)['’]ll)\b`,
@@ -39,16 +46,28 @@ const ENDINGS: readonly (readonly [RegExp, string])[] = [
 export const contractionHabit = formCheck<FormFact>({
   ...card,
   matter: "spelling",
-  examine(block) {
+  examine(block, language) {
     const facts: FormFact[] = [];
-    for (const { match, from, to, kept } of matchesIn(block, SHORT)) {
+    const short = /['’]/.test(block.text) ? matchesIn(block, SHORT) : [];
+    for (const { match, from, to, kept } of short) {
       // "it's been" has another verb in it.
       if (/['’]s$/i.test(match[0]) && /^\s+(?:been|got|had)\b/.test(block.text.slice(to, to + 6)))
         continue;
       facts.push({ from, to, key: "contractions", form: "isn’t", ...(kept ? { kept } : {}) });
     }
-    for (const { from, to, kept } of matchesIn(block, FULL)) {
-      facts.push({ from, to, key: "contractions", form: "is not", ...(kept ? { kept } : {}) });
+    const syntax = block.syntax();
+    if (!syntax) return facts;
+    const { words, units } = syntax;
+    const signs = signsOf(block, syntax, language);
+    for (let at = 0; at < words.length; at++) {
+      if (((signs[at] ?? 0) & FULL) === 0) continue;
+      const form = words[at]?.form ?? "";
+      const first = form === "cannot" ? at : at - 1;
+      if (first < at && !BEFORE.get(form)?.has(words[first]?.form ?? "")) continue;
+      const from = units[first]?.from;
+      const to = units[at]?.to;
+      if (from === undefined || to === undefined) continue;
+      facts.push(placed(block, { from, to, key: "contractions", form: "is not" }, first));
     }
     return facts;
   },

@@ -1,3 +1,4 @@
+import { capitalsOf } from "../capitals.ts";
 import { type FormFact, formCheck } from "../form-check.ts";
 import { placed } from "../places.ts";
 import { fixedCapitals as card } from "./cards.ts";
@@ -10,16 +11,17 @@ export const fixedCapitals = formCheck<FormFact>({
   matter: "capitals",
   examine(block, { lexicon }) {
     const facts: FormFact[] = [];
-    for (const { kind, from, to } of block.tokens) {
-      if (kind !== "word" || to - from < 2) continue;
-      const form = block.text.slice(from, to).replace(/['’]s$/, "");
-      if (!/^\p{L}+$/u.test(form)) continue;
-      const capitals = /^\p{Lu}/u.test(form) || MIXED.test(form);
-      // A word of the dictionary is no such name, however it is written; a plural in s neither.
-      if (!capitals && lexicon.varieties(form.toLowerCase()) !== 0) continue;
-      if (/^\p{Lu}+s$/u.test(form)) continue;
-      if (/^\p{Lu}\p{Ll}*$/u.test(form) && lexicon.varietiesInText(form) !== 0) continue;
+    const add = (from: number, form: string) =>
       facts.push(placed(block, { from, to: from + form.length, key: form.toLowerCase(), form }));
+    for (const { from, to, capitals } of capitalsOf(block)) {
+      if (to - from < 2) continue;
+      const form = block.text.slice(from, to).replace(/['’]s$/, "");
+      // A word of the dictionary is no such name.
+      if (capitals === 1 && lexicon.varietiesInText(form) !== 0) continue;
+      if (/^\p{L}+$/u.test(form) && !/^\p{Lu}+s$/u.test(form)) add(from, form);
+    }
+    for (const { from, text, bits, count } of block.unusual) {
+      if (bits === 0 && count === 1 && /^\p{Ll}{2,}$/u.test(text)) add(from, text);
     }
     return facts;
   },

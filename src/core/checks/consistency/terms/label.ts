@@ -32,6 +32,7 @@ function plural(full: string): string {
 export const labelForm = formCheck<FormFact>({
   ...card,
   matter: "abbreviations",
+  needs: /\d|[A-Z](?![\p{L}\p{N}])/u,
   examine(block) {
     const facts: FormFact[] = [];
     for (const { match, from, to, kept } of matchesIn(block, REFERENCE)) {

@@ -21,20 +21,25 @@ export const personName = formCheck<FormFact>({
     const syntax = block.syntax();
     if (!syntax) return [];
     const { units, words, tags, text } = syntax;
-    return units.flatMap((unit, at) => {
+    const facts: FormFact[] = [];
+    for (let at = 0; at < units.length - 1; at++) {
+      const unit = units[at];
       const next = units[at + 1];
-      if (!next || next.from !== unit.to + 1 || tags[at + 1] === TAG.CD) return [];
+      if (!unit || !next || next.from !== unit.to + 1 || tags[at + 1] === TAG.CD) continue;
+      if (isSmall(text.charCodeAt(unit.from)) || isSmall(text.charCodeAt(next.from))) continue;
       const first = text.slice(unit.from, unit.to);
       const second = text.slice(next.from, next.to);
-      if (!FULL.test(first) || !FULL.test(second)) return [];
-      if (first.length < SHORTEST || second.length < SHORTEST) return [];
-      if (isDayOrMonth(first) || isDayOrMonth(second)) return [];
-      const named = ((words[at]?.traits ?? 0) & NAME) !== 0 || (words[at]?.traits ?? 0) === 0;
-      const opens = at === syntax.sentenceFrom[at];
-      if (opens && !named) return [];
+      if (!FULL.test(first) || !FULL.test(second)) continue;
+      if (first.length < SHORTEST || second.length < SHORTEST) continue;
+      if (isDayOrMonth(first) || isDayOrMonth(second)) continue;
+      const traits = words[at]?.traits ?? 0;
+      if (at === syntax.sentenceFrom[at] && traits !== 0 && (traits & NAME) === 0) continue;
       const key = [`${first} ${skeleton(second)}`, `${skeleton(first)} ${second}`];
-      return [placed(block, { from: unit.from, to: next.to, key, form: `${first} ${second}` })];
-    });
+      facts.push(
+        placed(block, { from: unit.from, to: next.to, key, form: `${first} ${second}` }, at),
+      );
+    }
+    return facts;
   },
   atOdds(_key, counts) {
     const own = [...counts].filter(([, { own: places }]) => places > 0).map(([form]) => form);
@@ -42,6 +47,10 @@ export const personName = formCheck<FormFact>({
   },
   write: (_fact, form) => form,
 });
+
+function isSmall(code: number): boolean {
+  return code > 96 && code < 123;
+}
 
 /** What two ways of writing one name have in common: its consonants by sound. */
 function skeleton(name: string): string {

@@ -8,6 +8,7 @@ const SINGULAR_OWNER = /(?<![\p{L}\p{N}])(?:\p{Lu}[\p{Ll}\p{M}]+s|\p{Ll}+ss)(['â
 export const possessiveHabit = formCheck<FormFact>({
   ...card,
   matter: "names",
+  needs: /['â€™]/,
   examine(block, { lexicon, words }) {
     const facts: FormFact[] = [];
     for (const { match, from, to, kept } of matchesIn(block, SINGULAR_OWNER)) {

@@ -1,16 +1,10 @@
 import { VARIETY_BITS } from "../../../language/words/lexicon.ts";
 import { counterpartOf } from "../../../language/words/respell.ts";
-import { wordList } from "../../../language/words/word-lists.ts";
 import type { Variety } from "../../../manuscript/model.ts";
 import { type FormFact, formCheck } from "../form-check.ts";
 import { placed, withCapitalsOf } from "../places.ts";
+import { signsOf, VARIANT, VARIANT_OF } from "../word-signs.ts";
 import { variantSpelling as card } from "./cards.ts";
-
-/** Words that one dictionary has in two spellings. Each line of the list is one word. */
-const VARIANTS = [...wordList("spelling/variants")].map((line) => line.split(" "));
-const VARIANT_OF = new Map(
-  VARIANTS.flatMap((forms) => forms.map((form) => [form, forms[0] ?? ""])),
-);
 
 /** The group of all words that may end in either, which a text decides once. */
 const IZE = "-ise or -ize";
@@ -24,15 +18,19 @@ interface SpellingFact extends FormFact {
 export const variantSpelling = formCheck<SpellingFact>({
   ...card,
   matter: "spelling",
-  examine(block, { lexicon }) {
+  examine(block, language) {
+    const { lexicon } = language;
     const facts: SpellingFact[] = [];
     const syntax = block.syntax();
     if (!syntax) return facts;
     const { units, words } = syntax;
-    for (const [at, { form }] of words.entries()) {
+    const signs = signsOf(block, syntax, language);
+    for (let at = 0; at < words.length; at++) {
       const unit = units[at];
-      const known = VARIANT_OF.get(form);
-      if (unit && known) facts.push(placed(block, { ...unit, key: known, form, word: form }));
+      if (!unit || ((signs[at] ?? 0) & VARIANT) === 0) continue;
+      const word = words[at]?.form ?? "";
+      const key = VARIANT_OF.get(word) ?? word;
+      facts.push(placed(block, { ...unit, key, form: word, word }, at));
     }
     for (const { from, to, text, bits } of block.unusual) {
       const word = text.toLowerCase();
