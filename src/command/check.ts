@@ -26,7 +26,7 @@ export async function runCheck(args: readonly string[]): Promise<number> {
     const checked = checkText(manuscript, language, { variety, kind, passes: options.passes });
     fixes += checked.marks.filter(({ weight }) => weight === "fix").length;
     const { text } = manuscript;
-    const { words, ...found } = checked;
+    const { words, quantities: _quantities, ...found } = checked;
     const output = values.json
       ? `${JSON.stringify({ file, variety, words, text, ...found })}\n`
       : forPeople(file, variety, text, checked);

@@ -5,6 +5,7 @@ import type { Choice, Matter, Preference } from "../core/checks/check.ts";
 import { matcherFor } from "../core/checks/patterns/all-patterns.ts";
 import { Engine } from "../core/engine/engine.ts";
 import type { CheckSettings, Mark } from "../core/engine/mark.ts";
+import { type PlacedQuantity, quantitiesOfDocument } from "../core/gathered/quantities.ts";
 import {
   baseLanguage,
   fullLanguage,
@@ -89,6 +90,7 @@ export interface Checked {
   marks: PrintedMark[];
   /** Where the consistency pass is asked for. */
   groups?: PrintedGroup[];
+  quantities?: PlacedQuantity[];
 }
 
 /** Runs the passes asked for over a text. */
@@ -106,7 +108,8 @@ export function checkText(
     .map((mark) => printed(engine, mark));
   const { words } = engine.counts();
   if (!options.passes.includes("consistency")) return { words, marks };
-  return { words, marks, groups: printedGroups(engine) };
+  const quantities = quantitiesOfDocument(engine.gathering());
+  return { words, marks, groups: printedGroups(engine), quantities };
 }
 
 function printedGroups(engine: Engine): PrintedGroup[] {

@@ -5,6 +5,7 @@ import { linesManuscript } from "../core/manuscript/lines.ts";
 import { KINDS, VARIETIES } from "../core/manuscript/model.ts";
 import { checkText, loadLanguage } from "./checking.ts";
 import { FALLBACK_VARIETY } from "./files.ts";
+import { printedQuantity } from "./gathered.ts";
 import { CHECK_OPTIONS, checkOptions, parseOptions } from "./options.ts";
 
 const lineSchema = z.object({
@@ -37,12 +38,20 @@ export async function runLines(args: readonly string[]): Promise<number> {
       guessVariety(text, language.lexicon, FALLBACK_VARIETY);
     const kind = request.data.kind ?? options.kind ?? "report";
     const manuscript = linesManuscript(text);
-    const { words: _words, ...found } = checkText(manuscript, language, {
+    const {
+      words: _words,
+      quantities,
+      ...found
+    } = checkText(manuscript, language, {
       variety,
       kind,
       passes: options.passes,
     });
-    if (!process.stdout.write(`${JSON.stringify({ id, ...found })}\n`)) {
+    if (
+      !process.stdout.write(
+        `${JSON.stringify({ id, ...found, ...(quantities ? { quantities: quantities.map(printedQuantity) } : {}) })}\n`,
+      )
+    ) {
       await new Promise((resolve) => process.stdout.once("drain", resolve));
     }
   }

@@ -1,5 +1,6 @@
 import { runCheck } from "./check.ts";
 import { runExport } from "./export.ts";
+import { runAbbreviations, runQuantities } from "./gathered.ts";
 import { runLines } from "./lines.ts";
 import { UsageError } from "./options.ts";
 import { runReadings } from "./readings.ts";
@@ -8,10 +9,15 @@ import { runWords } from "./words.ts";
 
 const USAGE = `Usage: dry-run COMMAND [OPTIONS] [FILE...]
 
-  check [--variety en-US|en-GB] [--kind KIND] [--passes spelling,grammar,wording] [--json] [--fail] FILE...
+  check [--variety en-US|en-GB] [--kind KIND] [--passes spelling,grammar,wording,sentences,consistency] [--json] [--fail] FILE...
       the marks of each file, for people or one JSON object a file
   lines [--variety V] [--kind K] [--passes P]
-      JSON Lines in {id, text, variety?, kind?}, JSON Lines out {id, marks}
+      JSON Lines in {id, text, variety?, kind?}, JSON Lines out {id, marks}, with groups and quantities
+      where the consistency pass is asked for
+  abbreviations [--json] FILE...
+      the abbreviations of each file: expansions, places, what is wrong with them
+  quantities [--json] FILE...
+      the quantities of each file: value, unit, kind of quantity
   words [--variety V]
       a word a line in, JSON Lines out {word, known, corrections}
   export --take first|none --as tracked|clean|txt|md [--variety V] [--kind K] [--passes P]
@@ -36,6 +42,10 @@ async function main(argv: readonly string[]): Promise<number> {
       return runLines(rest);
     case "words":
       return runWords(rest);
+    case "abbreviations":
+      return runAbbreviations(rest);
+    case "quantities":
+      return runQuantities(rest);
     case "readings":
       return runReadings(rest);
     case "report":

@@ -11,6 +11,9 @@ import {
   writeDocument,
 } from "../core/formats/document.ts";
 import { FormatProblem } from "../core/formats/problem.ts";
+import { type AbbreviationRow, gatherAbbreviations } from "../core/gathered/abbreviations.ts";
+import { gatherQuantities, type KindRow } from "../core/gathered/quantities.ts";
+import { type GatheredTerms, gatherTerms } from "../core/gathered/terms.ts";
 import { correctWord } from "../core/language/corrections/corrections.ts";
 import type { PartOfSpeech } from "../core/language/meanings/word-net.ts";
 import { tokenise } from "../core/language/text/tokens.ts";
@@ -42,6 +45,13 @@ export interface AboutWord {
 export interface FormPlaces {
   revision: number;
   places: GroupPlace[];
+}
+
+/** What is gathered when it is asked for. */
+export interface GatheredTables {
+  abbreviations: AbbreviationRow[];
+  quantities: KindRow[];
+  terms: GatheredTerms;
 }
 
 /** A report, and which text it is of. */
@@ -230,6 +240,22 @@ export class Proofreader {
   choices(marks: Mark[]): MarkChoice[][] | null {
     const { running } = this;
     return running && marks.map((mark) => running.engine.choices(mark));
+  }
+
+  /** The abbreviations, quantities or terms of the document; null where nothing was checked. */
+  gathered<K extends keyof GatheredTables>(
+    what: K,
+    apart: readonly string[],
+  ): { revision: number; table: GatheredTables[K] } | null {
+    const { running } = this;
+    if (!running) return null;
+    const source = running.engine.gathering();
+    const tables: { [Name in keyof GatheredTables]: () => GatheredTables[Name] } = {
+      abbreviations: () => gatherAbbreviations(source),
+      quantities: () => gatherQuantities(source),
+      terms: () => gatherTerms(source, new Set(apart)),
+    };
+    return { revision: running.revision, table: tables[what]() };
   }
 
   /** The places of a group of forms, and what each would be in one form; null where nothing was checked. */

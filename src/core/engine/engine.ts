@@ -9,6 +9,7 @@ import {
 import { CHECKS } from "../checks/index.ts";
 import { appetiteFor } from "../checks/kinds.ts";
 import { leftAlone } from "../checks/leave.ts";
+import type { Gathering } from "../gathered/gathering.ts";
 import type { AnalysedBlock, Language } from "../language/analysis.ts";
 import type { Vocabulary } from "../language/corrections/corrections.ts";
 import { keptFigures } from "../language/phrases/sentence-figures.ts";
@@ -23,6 +24,7 @@ import type { ReadBlock } from "../readings/readings.ts";
 import { groupedByBlock, relative } from "./by-block.ts";
 import { choicesOf, formChoices } from "./choosing.ts";
 import { areDoubtsWorthIt } from "./doubts.ts";
+import { EngineGathering } from "./engine-gathering.ts";
 import { type Examined, NOT_EXAMINED } from "./examined.ts";
 import { Examiner } from "./examiner.ts";
 import { Findings } from "./findings.ts";
@@ -271,6 +273,11 @@ export class Engine {
       this.straight ??= hasStraightApostrophes(this.texts);
       return this.straight;
     });
+  }
+
+  /** What tables are gathered from. */
+  gathering(): Gathering {
+    return new EngineGathering(this, this.language, (block) => this.examined[block]);
   }
 
   /** Every place of a group of forms, in reading order, beside one form or the one that is preferred. */

@@ -62,6 +62,8 @@ const PREFIXES_OF: Readonly<Record<string, string>> = {
 const NO_SYMBOLS = new Set("pm pt ft cd mad Pl pa".split(" "));
 /** Names that are mostly other things. */
 const NO_NAMES = new Set("stones grains grays bars cups points chain".split(" "));
+/** Words that only look like the plural of a symbol. */
+const NO_PLURALS = new Set("has bars ins its was gas pas mas as is us this days".split(" "));
 const MICRO = ["µ", "μ", "u"];
 
 const SYMBOLS = new Map<string, UnitForm>();
@@ -301,7 +303,7 @@ const MEANT: Readonly<Record<string, string>> = {
 export function unitBySymbol(written: string): UnitForm | null {
   const known = SYMBOLS.get(written);
   if (known) return known;
-  if (/^[\p{L}°µμΩ]{2,4}s$/u.test(written)) {
+  if (/^[\p{L}°µμΩ]{2,4}s$/u.test(written) && !NO_PLURALS.has(written)) {
     const single = SYMBOLS.get(written.slice(0, -1));
     if (single && single.unit.symbol.length > 1 && !single.right) {
       return { ...single, right: written.slice(0, -1), fault: "plural" };

@@ -1,6 +1,6 @@
-import { capitalsOf } from "../capitals.ts";
 import { type FormFact, formCheck } from "../form-check.ts";
 import { placed } from "../places.ts";
+import { capitalsOf } from "../word-capitals.ts";
 import { fixedCapitals as card } from "./cards.ts";
 
 const MIXED = /\p{Ll}\p{Lu}|^\p{Lu}{2,}\p{Ll}/u;
