@@ -15,13 +15,18 @@ export interface PlacedQuantity {
   system: UnitSystem;
   /** As it stands in the text. */
   written: string;
-  /** In the base unit of its kind, to put quantities in order. */
+  /** In the base unit of its kind. */
   size: number;
+  factor: number;
+  offset: number;
 }
 
 export interface UnitRow {
   unit: string;
   system: UnitSystem;
+  /** In base units a value is this many times the number, plus `offset`. */
+  factor: number;
+  offset: number;
   places: PlacedQuantity[];
 }
 
@@ -56,6 +61,8 @@ export function quantitiesOfDocument(source: Gathering): PlacedQuantity[] {
         system,
         written: text.slice(from, to),
         size: value * factor + offset,
+        factor,
+        offset,
       });
     }
   }
@@ -67,10 +74,10 @@ export function gatherQuantities(source: Gathering): KindRow[] {
   const kinds = new Map<string, Map<string, UnitRow>>();
   const all = quantitiesOfDocument(source);
   for (const quantity of all) {
-    const { kind, unit, system } = quantity;
+    const { kind, unit, system, factor, offset } = quantity;
     const units = kinds.get(kind) ?? new Map<string, UnitRow>();
     kinds.set(kind, units);
-    const row = units.get(unit) ?? { unit, system, places: [] };
+    const row = units.get(unit) ?? { unit, system, factor, offset, places: [] };
     units.set(unit, row);
     row.places.push(quantity);
   }

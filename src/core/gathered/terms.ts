@@ -127,7 +127,7 @@ function addCompounds(terms: Map<string, Gathered>, source: Gathering): void {
   for (const { block, start, facts } of source.factsOf("consistency/compound")) {
     const text = source.textOf(block);
     for (const { from, to, form, role } of facts as readonly FormFact[]) {
-      if (role === "v" || role === "p") continue;
+      if (role === "v" || role === "p" || LOOSE.test(form)) continue;
       const known: Gathered = terms.get(form) ?? {
         term: form,
         words: form.split(" "),
@@ -146,6 +146,10 @@ function addCompounds(terms: Map<string, Gathered>, source: Gathering): void {
     }
   }
 }
+
+/** A noun and a word that only follows it, or a number. */
+const LOOSE =
+  / (?:in|on|at|up|down|out|off|over|back|away|apart|since|ago|per|along|around|through)$|^twenty|^north|^south/;
 
 /** Noun groups without what determines them, up to four words, the last a noun. */
 function* nounTerms({

@@ -127,6 +127,7 @@ export function settingLine({ name, of = "", after }: Setting): string {
       return `Subject list ${title}: ${after === true ? "on" : "off"}`;
     }
     case "form": {
+      if (of.startsWith("terms:")) return `Different terms: ${of.slice(6).replace("|", ", ")}`;
       const title = cardById(of.slice(0, of.indexOf(":")))?.title ?? of;
       const thing = of.slice(of.indexOf(":") + 1);
       return `${title}, ${thing}: ${after ? `“${after}”` : "all forms on purpose"}`;

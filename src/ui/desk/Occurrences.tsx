@@ -105,7 +105,7 @@ export function Occurrences({ session }: { session: DeskSession }) {
 }
 
 function titleOf(place: PlacedMark, session: DeskSession, titles: readonly string[]): string {
-  return placeName(session.blockAt(place.mark.block), titles);
+  return placeName(session.blockAt(place.mark.block), titles, session.current().text);
 }
 
 interface RowProps {

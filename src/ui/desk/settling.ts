@@ -1,9 +1,16 @@
 import type { GroupPlace } from "../../core/engine/mark.ts";
+import type { Term } from "../../core/gathered/terms.ts";
+import { mergeEdits } from "../../core/gathered/write-term.ts";
 import type { Anchor, Draft } from "../../core/ledger/decision.ts";
 import type { Range } from "../../core/manuscript/model.ts";
+import type { GatheredTables } from "../../worker/proofreader.ts";
 import type { Deciding } from "./deciding.ts";
 import type { DeskCore } from "./desk-core.ts";
 import { settingValue } from "./settings.ts";
+
+/** How pairs of terms that are different things are kept among the choices of a document. */
+const TERMS = "terms";
+const APART = "apart";
 
 /** A place of a group of forms, with its range in the document. */
 export type FormPlace = GroupPlace & { place: Range };
@@ -66,6 +73,43 @@ export class Settling {
       const setting = this.chosen(group, "");
       return { act: "setting", scope: "everywhere", marks, edits: [], setting };
     });
+  }
+
+  /** The abbreviations, quantities or terms; null while the worker has nothing to tell of the text on screen. */
+  async gathered<K extends keyof GatheredTables>(what: K): Promise<GatheredTables[K] | null> {
+    const { revision } = this.core.copy.reported;
+    try {
+      const found = await this.core.worker.gathered(what, this.apart());
+      return found?.revision === revision ? (found.table as GatheredTables[K]) : null;
+    } catch (error) {
+      void this.core.checking.afterFailure(error);
+      return null;
+    }
+  }
+
+  /** Writes one term wherever others stand. */
+  async mergeTerms(into: string, others: readonly Term[]): Promise<void> {
+    const edits = mergeEdits(into, others);
+    if (edits.length === 0) return;
+    await this.deciding.act((): Draft => {
+      return { act: "correct", scope: "everywhere", marks: [], edits, note: `term: ${into}` };
+    });
+  }
+
+  /** Remembers that terms are different things. */
+  async partTerms(pairs: readonly string[]): Promise<void> {
+    for (const pair of pairs) {
+      await this.deciding.act((): Draft => {
+        const setting = this.chosen(`${TERMS}:${pair}`, APART);
+        return { act: "setting", scope: "everywhere", marks: [], edits: [], setting };
+      });
+    }
+  }
+
+  private apart(): string[] {
+    return Object.entries(this.core.state.record?.forms ?? {}).flatMap(([of, form]) =>
+      of.startsWith(`${TERMS}:`) && form === APART ? [of.slice(TERMS.length + 1)] : [],
+    );
   }
 
   private chosen(of: string, after: string): NonNullable<Draft["setting"]> {

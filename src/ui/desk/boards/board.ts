@@ -2,11 +2,13 @@ import type { ComponentType, LazyExoticComponent } from "react";
 import type { Pass } from "../../../core/checks/card.ts";
 import type { Group, Tables } from "../../../core/engine/mark.ts";
 import type { TextReadings } from "../../../core/engine/reading.ts";
+import type { Term } from "../../../core/gathered/terms.ts";
 import type { Decision } from "../../../core/ledger/decision.ts";
 import type { Block, Range } from "../../../core/manuscript/model.ts";
 import type { CountPlace, PlaceQuery } from "../../../core/readings/places.ts";
 import type { Bounds, Reader, ReaderSetting } from "../../../core/readings/readers.ts";
 import type { Scope } from "../../../core/readings/scope.ts";
+import type { GatheredTables } from "../../../worker/proofreader.ts";
 import type { PlacedMark } from "../reported.ts";
 import type { FormPlace } from "../settling.ts";
 
@@ -60,6 +62,12 @@ export interface BoardDeciding {
   places(query: PlaceQuery): Promise<readonly CountPlace[]>;
   /** The places of a group of forms beside one form; null while they can't be told. */
   formPlaces(group: string, form: string): Promise<readonly FormPlace[] | null>;
+  /** The abbreviations, quantities or terms of the document; null while they can't be told. */
+  gathered<K extends keyof GatheredTables>(what: K): Promise<GatheredTables[K] | null>;
+  /** Writes one term wherever others stand. */
+  mergeTerms(into: string, others: readonly Term[]): void;
+  /** Remembers that terms are different things. */
+  partTerms(pairs: readonly string[]): void;
   /** Writes a form in places of a group, leaves others as they are, and keeps the form for the document. */
   writeForm(
     group: string,

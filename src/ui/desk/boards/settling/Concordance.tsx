@@ -4,11 +4,11 @@ import { figure } from "../../../parts/words.ts";
 import { placeName } from "../../place-names.ts";
 import type { FormPlace } from "../../settling.ts";
 import type { BoardReports } from "../board.ts";
+import { lineAfter, lineBefore } from "./context.ts";
 import { type Shown, shownOf } from "./differences.ts";
 
-/** Pixels of a row, and characters of text on each side of a place. */
+/** Pixels of a row. */
 const ROW = 31;
-const CONTEXT = 70;
 
 interface ConcordanceProps {
   reports: BoardReports;
@@ -60,7 +60,7 @@ export function Concordance({ others, asTheyShould, at, ...rest }: ConcordancePr
         text={text}
         shown={shownOf(own, other)}
         width={widest}
-        name={placeName(reports.blocks[place.block], titles)}
+        name={placeName(reports.blocks[place.block], titles, text)}
         here={index === at}
         ticked={index < others.length ? isTicked(place) : null}
         onToggle={() => onToggle(place)}
@@ -168,17 +168,4 @@ function Differing({ text, differs }: Shown) {
       {text.slice(differs.to)}
     </>
   );
-}
-
-/** What stands before a place in its own paragraph. */
-function lineBefore(text: string, from: number): string {
-  const start = Math.max(0, from - CONTEXT);
-  return text
-    .slice(Math.max(start, text.lastIndexOf("\n", from - 1) + 1), from)
-    .replace(/\s+/g, " ");
-}
-
-function lineAfter(text: string, to: number): string {
-  const end = text.indexOf("\n", to);
-  return text.slice(to, Math.min(to + CONTEXT, end < 0 ? text.length : end)).replace(/\s+/g, " ");
 }

@@ -9,10 +9,11 @@ import { OneGroup } from "./OneGroup.tsx";
 interface FormsProps extends BoardProps {
   groups: readonly OpenGroup[];
   views: ReactNode;
+  onNextView: () => void;
 }
 
 /** The groups of forms that are at odds, and the one that is being settled. */
-export function Forms({ groups, views, ...board }: FormsProps) {
+export function Forms({ groups, views, onNextView, ...board }: FormsProps) {
   const { reports } = board;
   const { memory } = reports;
   const [at, setAt] = useState(() => {
@@ -27,20 +28,29 @@ export function Forms({ groups, views, ...board }: FormsProps) {
     memory.group = id;
   }, [memory, id]);
   const step = (by: number) => setAt(Math.max(0, Math.min(groups.length - 1, shown + by)));
-  if (!here) return <Nothing {...board} views={views} />;
+  if (!here) return <Nothing {...board} views={views} onNextView={onNextView} />;
   return (
     <div className="grid min-h-0 grow grid-cols-[minmax(0,1fr)_212px]">
       <div className="flex min-h-0 flex-col border-r border-rule">
         {views}
-        <OneGroup key={id} {...board} open={here} at={shown} all={groups} onStep={step} />
+        <OneGroup
+          key={id}
+          {...board}
+          open={here}
+          at={shown}
+          all={groups}
+          onStep={step}
+          onNextView={onNextView}
+        />
       </div>
       <GroupList groups={groups} at={shown} onPick={setAt} />
     </div>
   );
 }
 
-function Nothing({ deciding, views }: Omit<FormsProps, "groups">) {
-  useBoardKeys({ ...deciding, move: () => {}, page: 1, go: deciding.back, stet: () => {} });
+function Nothing({ deciding, views, onNextView }: Omit<FormsProps, "groups">) {
+  const own = new Map([["v", onNextView]]);
+  useBoardKeys({ ...deciding, move: () => {}, page: 1, go: deciding.back, stet: () => {}, own });
   return (
     <>
       {views}

@@ -7,6 +7,7 @@ import { Explanation } from "../../Explanation.tsx";
 import type { FormPlace } from "../../settling.ts";
 import type { BoardProps } from "../board.ts";
 import { useBoardKeys } from "../use-board-keys.ts";
+import { Act } from "./Act.tsx";
 import { Concordance } from "./Concordance.tsx";
 import { checkTitle, formsOf, MATTER_LABELS, type OpenGroup, titleOf } from "./form-groups.ts";
 import { QueryLine } from "./QueryLine.tsx";
@@ -18,10 +19,12 @@ interface OneGroupProps extends BoardProps {
   at: number;
   all: readonly OpenGroup[];
   onStep: (by: number) => void;
+  onNextView: () => void;
 }
 
 /** One group: its forms, every place in its context, and what is to become of them. */
-export function OneGroup({ open, at, all, onStep, reports, deciding }: OneGroupProps) {
+export function OneGroup({ open, at, all, onStep, onNextView, ...board }: OneGroupProps) {
+  const { reports, deciding } = board;
   const { group } = open;
   const forms = useMemo(() => formsOf(group), [group]);
   const [chosen, setChosen] = useState(forms[0]?.form ?? "");
@@ -83,6 +86,7 @@ export function OneGroup({ open, at, all, onStep, reports, deciding }: OneGroupP
     stet: () => void keep(),
     own: new Map([
       ["Enter", write],
+      ["v", onNextView],
       ["k", () => void keep()],
       ["h", house],
       ["q", () => setAsking(true)],
@@ -208,20 +212,4 @@ function keptLine(places: readonly FormPlace[]): string {
       return places === 1 ? one : `${figure(places)} ${many}`;
     })
     .join("; ");
-}
-
-function Act({ letter, label, run }: { letter: string; label: string; run: () => void }) {
-  return (
-    <button
-      type="button"
-      className="flex items-baseline gap-1.5 whitespace-nowrap"
-      onClick={(event) => {
-        run();
-        if (event.detail > 0) event.currentTarget.blur();
-      }}
-    >
-      <Key>{letter}</Key>
-      {label}
-    </button>
-  );
 }

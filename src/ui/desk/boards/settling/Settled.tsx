@@ -19,11 +19,13 @@ export function settledForms(
 interface SettledProps extends BoardProps {
   settled: readonly Decision[];
   views: ReactNode;
+  onNextView: () => void;
 }
 
 /** What was settled, each to be taken back. */
-export function Settled({ settled, views, deciding, reports }: SettledProps) {
-  useBoardKeys({ ...deciding, move: () => {}, page: 1, go: deciding.back, stet: () => {} });
+export function Settled({ settled, views, onNextView, deciding, reports }: SettledProps) {
+  const own = new Map([["v", onNextView]]);
+  useBoardKeys({ ...deciding, move: () => {}, page: 1, go: deciding.back, stet: () => {}, own });
   return (
     <>
       {views}

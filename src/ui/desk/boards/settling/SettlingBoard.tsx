@@ -1,10 +1,13 @@
 import { useMemo, useState } from "react";
 import { count } from "../../../parts/words.ts";
 import type { BoardProps } from "../board.ts";
+import { Abbreviations } from "./Abbreviations.tsx";
 import { Forms } from "./Forms.tsx";
 import { openGroups } from "./form-groups.ts";
+import { Quantities } from "./Quantities.tsx";
 import { Settled, settledForms } from "./Settled.tsx";
-import { type View, Views } from "./Views.tsx";
+import { Terms } from "./Terms.tsx";
+import { type View, Views, viewAfter } from "./Views.tsx";
 
 /** What is written in several ways, settled group by group; and what the pass gathers beside that. */
 export function SettlingBoard(props: BoardProps) {
@@ -30,10 +33,14 @@ export function SettlingBoard(props: BoardProps) {
       counts={{ forms: String(groups.length), settled: String(settled.length) }}
     />
   );
+  const common = { views, onNextView: () => choose(viewAfter(view)) };
   return (
     <section aria-label="Settling" className="flex min-h-0 flex-col bg-sheet">
-      {view === "forms" ? <Forms {...props} groups={groups} views={views} /> : null}
-      {view === "settled" ? <Settled {...props} settled={settled} views={views} /> : null}
+      {view === "forms" ? <Forms {...props} {...common} groups={groups} /> : null}
+      {view === "abbreviations" ? <Abbreviations {...props} {...common} /> : null}
+      {view === "quantities" ? <Quantities {...props} {...common} /> : null}
+      {view === "terms" ? <Terms {...props} {...common} /> : null}
+      {view === "settled" ? <Settled {...props} {...common} settled={settled} /> : null}
       <p className="sr-only" aria-live="polite">
         {count(groups.length, "group")} to settle
       </p>

@@ -1,8 +1,21 @@
+import { Key } from "../../../parts/Key.tsx";
+
 /** What the board shows. */
-export const VIEWS = ["forms", "settled"] as const;
+export const VIEWS = ["forms", "abbreviations", "quantities", "terms", "settled"] as const;
 export type View = (typeof VIEWS)[number];
 
-const LABELS: Readonly<Record<View, string>> = { forms: "Forms", settled: "Settled" };
+const LABELS: Readonly<Record<View, string>> = {
+  forms: "Forms",
+  abbreviations: "Abbreviations",
+  quantities: "Quantities",
+  terms: "Terms",
+  settled: "Settled",
+};
+
+/** The view after another; after the last the first. */
+export function viewAfter(view: View): View {
+  return VIEWS[(VIEWS.indexOf(view) + 1) % VIEWS.length] ?? "forms";
+}
 
 interface ViewsProps {
   view: View;
@@ -29,6 +42,9 @@ export function Views({ view, onChoose, counts }: ViewsProps) {
           {LABELS[one]} <span className="text-soft">{counts[one] ?? ""}</span>
         </button>
       ))}
+      <span className="ml-auto text-soft">
+        <Key>V</Key> next view
+      </span>
     </nav>
   );
 }
