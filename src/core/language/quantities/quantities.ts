@@ -82,7 +82,40 @@ export function quantitiesIn(text: string): Quantity[] {
     if (quantity) found.push(quantity);
     next = quantity && { numeral, quantity };
   }
-  return found.reverse();
+  return joined(found.reverse(), text);
+}
+
+/** Units of one measure that are written beside each other: "3 ft 1 in", "2 h 30 min". */
+const BESIDE: Readonly<Record<string, string>> = {
+  ft: "in",
+  yd: "ft",
+  lb: "oz",
+  st: "lb",
+  h: "min",
+  min: "s",
+  "°": "′",
+  "′": "″",
+};
+
+function joined(quantities: readonly Quantity[], text: string): Quantity[] {
+  const whole: Quantity[] = [];
+  for (const one of quantities) {
+    const before = whole.at(-1);
+    const isRest =
+      before?.written &&
+      BESIDE[before.unit] === one.unit &&
+      /^,? ?(?:and )?$/.test(text.slice(before.to, one.from)) &&
+      before.number.decimals === 0;
+    if (!isRest) whole.push(one);
+    else {
+      const value = before.value + (one.value * one.factor) / before.factor;
+      const faults = [...before.faults, ...one.faults];
+      // What is measured to the smaller unit is rounded as that is.
+      const number = { ...before.number, decimals: one.number.decimals + 1 };
+      whole[whole.length - 1] = { ...before, to: one.to, value, number, faults };
+    }
+  }
+  return whole;
 }
 
 /** Numbers with the units that stand after them; what is a part of a unit, such as its power, is none. */

@@ -73,7 +73,7 @@ export function Abbreviations({ views, onNextView, ...board }: AbbreviationsProp
               <h2 className="font-book text-2xl font-semibold">{here.abbreviation}</h2>
               <p className="mt-0.5 text-[13px] text-soft">
                 {here.expansions.length > 0
-                  ? here.expansions.map((one) => `“${one}”`).join(", ")
+                  ? `${here.expansions.map((one) => `“${one}”`).join(", ")}.`
                   : "No expansion stands in the text."}{" "}
                 {count(here.places.length, "place")}.
               </p>

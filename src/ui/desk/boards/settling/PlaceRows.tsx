@@ -56,7 +56,7 @@ export function PlaceRows({ label, reports, places, at, onPick, onSee }: PlaceRo
                 aria-current={index === at ? "true" : undefined}
                 onClick={() => onPick(index)}
                 onDoubleClick={() => onSee(place)}
-                className="grid h-full w-full grid-cols-[minmax(0,1fr)_minmax(0,1fr)_minmax(0,130px)_minmax(0,130px)] items-baseline gap-x-2 px-6 text-left font-book leading-[30px] whitespace-nowrap"
+                className="grid h-full w-full grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)_minmax(0,160px)_minmax(0,120px)] items-baseline gap-x-2 px-6 text-left font-book leading-[30px] whitespace-nowrap"
               >
                 <span className="flex justify-end overflow-hidden text-soft">
                   {lineBefore(text, from)}

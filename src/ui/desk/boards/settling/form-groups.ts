@@ -65,8 +65,10 @@ export function formsOf({ variants = [], preferred }: Group): { form: string; te
 }
 
 /** What a group is called: its forms beside each other. */
-export function titleOf(group: Group): string {
-  return (group.variants ?? []).map(({ text }) => text).join(", ");
+export function titleOf({ id, rule, variants = [] }: Group): string {
+  const forms = variants.map(({ text }) => text).join(", ");
+  // Systems of units are told apart by what they measure.
+  return rule === "consistency/unit-system" ? `${id.slice(id.indexOf(":") + 1)}: ${forms}` : forms;
 }
 
 const PREFERS: Readonly<Record<Preference, string>> = {
