@@ -25,6 +25,7 @@ const TABLE: Readonly<Record<Kind, Readonly<Record<string, Appetite>>>> = {
   report: { ...HARDLY_USED },
   general: {
     ...HARDLY_USED,
+    "consistency/abbreviation-undefined": "sure",
     "wording/overused-word": "off",
     "grammar/final-mark": "off",
     "grammar/paragraph-start": "off",
@@ -32,6 +33,7 @@ const TABLE: Readonly<Record<Kind, Readonly<Record<string, Appetite>>>> = {
   },
   specification: {
     ...HARDLY_USED,
+    "consistency/abbreviation-undefined": "sure",
     "wording/close-repetition": "off",
     "wording/overused-word": "off",
     "wording/same-opening": "off",

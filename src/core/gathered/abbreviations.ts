@@ -49,11 +49,11 @@ export function gatherAbbreviations(source: Gathering): AbbreviationRow[] {
     }
   }
   for (const { rule, group, block, from, to } of source.marks()) {
-    if (!rule.startsWith(RULES)) continue;
+    const kind = ABBREVIATION_FINDINGS.find((one) => rule === RULES + one);
+    if (!kind) continue;
     const key = group
       .slice(group.indexOf(":") + 1)
       .replace(/ in (?:the abstract|section \d+)$/, "");
-    const kind = rule.slice(RULES.length) as AbbreviationFinding;
     const start = source.startOf(block);
     rowOf(key).findings.push({ kind, block, from: start + from, to: start + to });
   }

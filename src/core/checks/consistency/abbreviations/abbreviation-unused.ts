@@ -7,7 +7,7 @@ export const abbreviationUnused = abbreviationCheck({
   marks: "definition",
   find({ definitions, uses, entries }) {
     const [first] = definitions;
-    if (!first || entries.length > 0 || uses.length > 1) return [];
+    if (!first || first.inLine || entries.length > 0 || uses.length > 1) return [];
     return [first.at];
   },
   unsure: ({ uses }) => uses.length > 0,

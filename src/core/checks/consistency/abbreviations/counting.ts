@@ -7,6 +7,7 @@ export interface Placed {
   expansion: string;
   compared: string;
   inNote: boolean;
+  inLine: boolean;
 }
 
 /** Everything that is known of one abbreviation, each in the order of the text. */
@@ -51,7 +52,7 @@ export const byAbbreviation: Counting<AbbreviationFact, AbbreviationTally> = {
     phrases: NOWHERE,
   }),
   count(tally, fact, _key, by, block) {
-    const { sort, abbreviation, expansion, compared, inNote, doubtful } = fact;
+    const { sort, abbreviation, expansion, compared, inNote, inLine = false, doubtful } = fact;
     tally.abbreviation = abbreviation;
     if (sort === "use" && doubtful) tally.doubtful += by;
     let list = tally[LISTS[sort]] as Placed[];
@@ -61,7 +62,7 @@ export const byAbbreviation: Counting<AbbreviationFact, AbbreviationTally> = {
     }
     const at = placeOf(block, fact);
     const index = indexOf(list, at);
-    if (by > 0) list.splice(index, 0, { at, expansion, compared, inNote });
+    if (by > 0) list.splice(index, 0, { at, expansion, compared, inNote, inLine });
     else if (list[index]?.at === at) list.splice(index, 1);
   },
 };

@@ -6,6 +6,8 @@
 
 /** Small words, which have no letter of their own in most abbreviations. */
 const SMALL = new Set("of the and for in on to a an at by with from & de".split(" "));
+/** Longer ones are words in capitals. */
+const MOST_LETTERS = 7;
 const WORD = /[\p{L}\p{N}]+(?:['’.][\p{L}\p{N}]+)*/gu;
 
 interface Piece {
@@ -38,7 +40,7 @@ export function stemOf(short: string): string {
 /** Where the long form of an abbreviation begins in the text before it; -1 where no words there fit. */
 export function longFormBefore(before: string, short: string): number {
   const letters = lettersOf(short);
-  if (letters.length < 2) return -1;
+  if (letters.length < 2 || letters.length > MOST_LETTERS) return -1;
   const text = before.trimEnd();
   const pieces = piecesOf(text);
   const last = pieces.at(-1);

@@ -21,14 +21,19 @@ export interface AbbreviationFact extends Fact {
   /** It is no plain abbreviation: a word in capitals, a code, part of a name. */
   doubtful: boolean;
   inNote: boolean;
+  /** It stands in a line that is no sentence: a title, an entry of a list of contents. */
+  inLine?: boolean;
 }
 
+/** Lines shorter than this that end in no stop are no sentences. */
+const SHORTEST_TEXT = 80;
 const READ = new Set(["paragraph", "item", "note", "cell"]);
 /** Two capitals or more, small letters between them few: "SLS", "PhDs", "R&D", "mRNA". */
 const SHORT =
   /(?<![\p{L}\p{N}_])[\p{L}\p{N}]*\p{Lu}[\p{L}\p{N}&/]*\p{Lu}[\p{L}\p{N}]*(?![\p{L}\p{N}_])/gu;
 const MAYBE = /[A-Z][a-z0-9&]?[A-Z]/;
 const LONGEST_SHORT = 10;
+const LONGEST_LETTERS = 5;
 const LONGEST_PHRASE = 6;
 /** Of the words of a block, so many in capitals make it a line that is set in capitals. */
 const SHOUTED = 0.4;
@@ -50,11 +55,12 @@ function findFacts(block: AnalysedBlock, language: Language): AbbreviationFact[]
   const { text, kind } = block;
   // Most paragraphs have no word with two capitals.
   const shorts = MAYBE.test(text) ? shortsIn(text) : [];
-  if (kind === "cell") {
-    const [only] = shorts;
-    const whole = only && only.from === 0 && only.to === text.trimEnd().length;
-    return whole ? [plain(block, "entry", only)] : [];
+  // What stands alone in a cell or a line is explained by what follows it.
+  const [only] = shorts;
+  if (only && text.slice(0, only.from).trim() === "" && text.slice(only.to).trim() === "") {
+    return [plain(block, "entry", only)];
   }
+  if (kind === "cell") return [];
   const isShouted = shorts.length > 2 && shorts.length > SHOUTED * syntax.units.length;
   const facts = isShouted ? [] : definedAndUsed(block, shorts, language);
   const taken = facts.flatMap(({ long }) => (long ? [long] : []));
@@ -111,6 +117,9 @@ function definedAndUsed(
       to: closingAfter(block.text, to),
       expansion,
       compared: comparedForm(expansion, language),
+      ...(block.text.length < SHORTEST_TEXT && !/[.!?;:]["”’')]*\s*$/.test(block.text)
+        ? { inLine: true }
+        : {}),
       short: { from: short.from, to: short.to },
       long,
     };
@@ -152,7 +161,7 @@ function definitionAt(text: string, { from, to, text: short }: Short): Defined |
     /^(?<outside>[\s\S]*?)\s*[([](?:the |or |hereafter,? |abbreviated(?: as| to)? )?["“‘']?$/u.exec(
       before,
     );
-  if (opened && /^["”’']?\s*[)\];,]/u.test(after)) {
+  if (opened && /^["”’']?\s*(?:[)\];,]|(?:aka|or|also)\b)/u.test(after)) {
     const outside = opened.groups?.outside ?? "";
     const start = longFormBefore(outside.replace(/["”’']$/u, ""), short);
     if (start >= 0) {
@@ -180,7 +189,7 @@ function definitionAt(text: string, { from, to, text: short }: Short): Defined |
   }
   // "SLS stands for Sea Level Service"
   const said =
-    /^["”’']? (?:stands for|is short for|means) (?:the |an? )?["“‘']?(?<long>[^.,;:()]{3,90})/u.exec(
+    /^[>*_`"”’']{0,2} (?:stands for|is short for|means|is|are) (?:the |an? )?["“‘']?(?<long>[^.,;:()]{3,90})/u.exec(
       after,
     );
   const long = said?.groups?.long;
@@ -210,11 +219,13 @@ function isDoubtful(
   { lexicon }: Language,
 ): boolean {
   const stem = stemOf(short);
+  // Longer ones are mostly names, or words that are stressed.
+  if (stem.replace(/[/&]/g, "").length > LONGEST_LETTERS) return true;
   if (!/^\p{Lu}+$/u.test(stem.replace(/[&/]/g, ""))) return true;
   if (lexicon.varieties(stem.toLowerCase()) !== 0) return true;
   const before = text.charAt(from - 1);
   const after = text.slice(to, to + 3);
-  if (/[_\\/.@#$<>=+*`~|:-]/.test(before) || /^[_\\/@#$<>=+*`~|]/.test(after)) return true;
+  if (/[_\\/.@#$<>=+*`~|:-]/.test(before) || /^[_\\/@#$<>=+*`~|!]/.test(after)) return true;
   if (/^\.\p{Ll}|^-?\d|^[ \u00a0]\d|^\.\d|^-\p{Lu}/u.test(after)) return true;
   // "GT Marlow", "Hale AB,": a person's initials.
   if (stem.length === 2 && /^[ \u00a0]\p{Lu}\p{Ll}/u.test(text.slice(to, to + 3))) return true;

@@ -18,6 +18,11 @@ export const headingCase = formCheck<FormFact>({
     return form ? [{ from: 0, to: block.text.trimEnd().length, key: "", form }] : [];
   },
   reads: ["heading"],
+  // Two headings have no habit.
+  atOdds(_key, counts) {
+    const own = [...counts.values()].map(({ own: places }) => places).filter(Boolean);
+    return own.length > 1 && own.reduce((sum, one) => sum + one, 0) > 2;
+  },
   keyOf: (_fact, { level = 1 }) => `level ${level}`,
   write({ from, to }, form, text) {
     const written = text.slice(from, to);

@@ -23,7 +23,8 @@ export const listCapital = formCheck<FormFact>({
       TAG_SETS.NAME[syntax.tags[0] ?? -1] &&
       syntax.tags[1] !== undefined &&
       TAG_SETS.NAME[syntax.tags[1]];
-    if (capital && (!known || named || first === "I")) return [];
+    // A name has its own letters, large or small: "npm".
+    if (!known || (capital && (named || first === "I"))) return [];
     return [{ from: unit.from, to: unit.to, key: "", form: capital ? CAPITAL : SMALL }];
   },
   reads: ["item"],

@@ -13,7 +13,7 @@ export const listGrammar = formCheck<FormFact>({
   examine(block, { words }) {
     const syntax = block.syntax();
     const unit = syntax?.units[0];
-    if (!syntax || !unit || syntax.units.length < 2) return [];
+    if (!syntax || !unit || syntax.units.length < 2 || !/^\p{L}/u.test(block.text)) return [];
     const form = openingOf(syntax, (written) => words.verb(written) === written);
     return form ? [{ from: unit.from, to: unit.to, key: "", form }] : [];
   },

@@ -6,6 +6,9 @@ import { bySeries, type NumberedFact, sequenceCheck } from "./sequence.ts";
 export const listNumber = sequenceCheck<NumberedFact>({
   ...card,
   thing: "Number",
+  // What begins anew is another list, which the file does not tell apart.
+  isWhole: ({ numbers }) =>
+    numbers.every(({ number }, index) => number >= (numbers[index - 1]?.number ?? 0)),
   examine({ kind, text }) {
     if (kind !== "item") return [];
     const to = Math.max(1, text.search(/\s|$/));
@@ -13,7 +16,9 @@ export const listNumber = sequenceCheck<NumberedFact>({
   },
   counting: bySeries(
     (_fact, block) =>
-      block.list === undefined || Number.isNaN(markerNumber(block)) ? null : `list ${block.list}`,
+      block.list === undefined || Number.isNaN(markerNumber(block))
+        ? null
+        : `list ${block.list} ${(block.marker ?? "").replace(/\d+/, "1")}`,
     (_fact, block) => markerNumber(block),
     (_fact, { marker = "" }) => marker,
   ),

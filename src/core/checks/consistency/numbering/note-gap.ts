@@ -16,7 +16,7 @@ interface Notes {
 }
 
 /** A call that a reader of the format left in the text: "[^3]". */
-const LEFT = /\[\^(?<label>[\p{L}\p{N}_-]{1,20})\]/gu;
+const LEFT = /\[\^\d{1,3}\](?!:)/g;
 
 /** Notes that nothing calls, and calls without a note. */
 export const noteGap: Check<NoteFact> = {
@@ -38,8 +38,9 @@ export const noteGap: Check<NoteFact> = {
     counting: {
       keysOf: () => "notes",
       start: (): Notes => ({ called: new Map(), notes: new Map() }),
-      count(tally, { calls }, _key, by, index, { marker = "" }) {
+      count(tally, { calls, isLeft }, _key, by, index, { marker = "" }) {
         const { called, notes } = tally as Notes;
+        if (isLeft) return;
         if (calls !== null) called.set(calls, (called.get(calls) ?? 0) + by);
         else if (by > 0) notes.set(index, marker);
         else notes.delete(index);
@@ -50,16 +51,9 @@ export const noteGap: Check<NoteFact> = {
       // Where no call is known at all, the format does not tell of them.
       const isTold = [...called.values()].some((times) => times > 0);
       const lost = [...notes].filter(([, marker]) => (called.get(marker) ?? 0) <= 0);
-      return {
-        verdict: {
-          lost: isTold
-            ? lost
-                .map(([index]) => index)
-                .sort((a, b) => a - b)
-                .join(" ")
-            : "",
-        },
-      };
+      if (!isTold) return { verdict: null };
+      const blocks = lost.map(([index]) => index).sort((one, other) => one - other);
+      return { verdict: { lost: blocks.join(" ") } };
     },
     find({ from, to, calls, isLeft }, { lost }, _circumstances, index) {
       if (isLeft) {

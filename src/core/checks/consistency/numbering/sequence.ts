@@ -126,19 +126,22 @@ export interface SequenceParts<F extends NumberedFact> extends Card {
   examine(block: AnalysedBlock): F[];
   counting?: Counting<F, Series>;
   begins?(number: number, isOtherSection: boolean): boolean;
+  /** Whether the numbers are one series. */
+  isWhole?(series: Series): boolean;
   /** "Requirement", "Heading". */
   thing: string;
 }
 
 /** A check of one sort of numbered things. */
 export function sequenceCheck<F extends NumberedFact>(parts: SequenceParts<F>): Check<F> {
-  const { examine, counting = bySeries<F>(), begins, thing, ...card } = parts;
+  const { examine, counting = bySeries<F>(), begins, isWhole, thing, ...card } = parts;
   return {
     ...card,
     examine,
     across: {
       counting: counting as never,
       judge(_key, tally) {
+        if (isWhole && !isWhole(tally as Series)) return { verdict: null };
         const broken = breaksIn(tally as Series, begins);
         if (broken.length === 0) return { verdict: null };
         return { verdict: { broken: JSON.stringify(broken) } };

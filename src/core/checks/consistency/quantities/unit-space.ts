@@ -16,9 +16,10 @@ export const unitSpace = formCheck<FormFact>({
   matter: "quantities",
   examine(block) {
     return quantitiesOf(block).flatMap((quantity): FormFact[] => {
-      const { from, to, gap, written, isName, unit, number } = quantity;
+      const { from, to, gap, written, isName, unit, kind, number } = quantity;
       // Signs of angle are closed up by the same rule.
-      if (!written || isName || gap === "-" || /^[°′″]$/.test(unit)) return [];
+      if (!written || isName || gap === "-" || /^[°′″]$/.test(unit) || kind === "digital")
+        return [];
       const form = gap === "" ? CLOSED : APART;
       const degrees = unit.startsWith("°");
       const key = degrees ? "degrees" : "symbols";

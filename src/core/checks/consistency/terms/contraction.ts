@@ -13,6 +13,9 @@ const FORMAL: ReadonlySet<Kind> = new Set([
   "clinical",
 ]);
 
+/** Kinds that are in full whatever the rest of the text has. */
+const STRICT: ReadonlySet<Kind> = new Set(["paper", "brief", "clinical"]);
+
 const NOT = "is are was were has have had does do did could would should must need might";
 /** What stands before the second word of a full form that has a short one. */
 const BEFORE: ReadonlyMap<string, ReadonlySet<string>> = new Map(
@@ -71,7 +74,12 @@ export const contractionHabit = formCheck<FormFact>({
     }
     return facts;
   },
-  atOdds: (_key, counts, { kind }) => FORMAL.has(kind) && (counts.get("isn’t")?.own ?? 0) > 0,
+  // A report may be written as one speaks; what it mostly has in full it has in full.
+  atOdds(_key, counts, { kind }) {
+    const short = counts.get("isn’t")?.own ?? 0;
+    const full = counts.get("is not")?.own ?? 0;
+    return FORMAL.has(kind) && short > 0 && (STRICT.has(kind) || full >= 2 * short);
+  },
   rules: (_key, _counts, { kind }) => (FORMAL.has(kind) ? { form: "is not", by: "kind" } : null),
   write({ from, to }, form, text) {
     const written = text.slice(from, to).replaceAll("'", "’");

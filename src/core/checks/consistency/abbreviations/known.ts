@@ -1,0 +1,35 @@
+import { wordList } from "../../../language/words/word-lists.ts";
+import type { Kind } from "../../../manuscript/model.ts";
+import type { Circumstances } from "../../check.ts";
+
+/** Abbreviations that readers of any copy know, beside those of the dictionaries. */
+const EVERYWHERE = wordList("abbreviations/everywhere");
+const TECHNICAL = wordList("abbreviations/technical");
+/** Known to those who read a kind of copy. */
+const BY_KIND: Readonly<Partial<Record<Kind, ReadonlySet<string>>>> = {
+  clinical: wordList("abbreviations/clinical"),
+  paper: wordList("abbreviations/paper"),
+  specification: TECHNICAL,
+  general: TECHNICAL,
+  report: TECHNICAL,
+  brief: wordList("abbreviations/legal"),
+};
+
+/** Whether readers know an abbreviation: dictionaries or lists have it, or each part of "TCP/IP". */
+export function isWellKnown(
+  abbreviation: string,
+  { kind, words, language }: Pick<Circumstances, "kind" | "words" | "language">,
+): boolean {
+  const isKnown = (one: string) =>
+    words.has(one.toLowerCase()) ||
+    language.lexicon.varietiesInText(one) !== 0 ||
+    language.terms.has(one) ||
+    language.terms.has(one.toLowerCase()) ||
+    EVERYWHERE.has(one) ||
+    BY_KIND[kind]?.has(one) === true;
+  const parts = abbreviation.split(/[/&]/);
+  return (
+    isKnown(abbreviation) ||
+    (parts.length > 1 && parts.every((part) => part.length === 1 || isKnown(part)))
+  );
+}
