@@ -344,7 +344,6 @@ const KINDS: ReadonlyMap<string, string> = new Map([
   ["decibel", "level"],
   ["meter3 second-1", "flow of volume"],
   ["kilogram second-1", "flow of mass"],
-  ["second-1", "rate"],
   ["bit second-1", "data rate"],
 ]);
 

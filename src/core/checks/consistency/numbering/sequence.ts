@@ -102,7 +102,7 @@ export function breaksIn(
     met.set(number, one.label);
     if (!last || number > last.number) last = one;
   }
-  return broken.length * 2 > numbers.length ? [] : broken;
+  return broken.length * 2 >= numbers.length ? [] : broken;
 }
 
 /** The commonest step between the numbers in their order; 0 where the text mostly runs downwards. */
