@@ -38,7 +38,7 @@ describe("the command", () => {
       .trim()
       .split("\n")
       .map((line) => JSON.parse(line));
-    assert.deepEqual(Object.keys(one), ["file", "variety", "words", "text", "marks"]);
+    assert.deepEqual(Object.keys(one), ["file", "variety", "words", "text", "marks", "groups"]);
     assert.equal(one.variety, "en-GB");
     assert.equal(one.words, 9);
     for (const mark of one.marks) {

@@ -99,7 +99,7 @@ describe("what the spelling pass leaves alone", () => {
   test("switching is seen at once, with no second look at the text", () => {
     const settings: CheckSettings = { variety: "en-GB", kind: "report", appetites: {}, words: [] };
     const engine = new Engine(linesManuscript("The GHTQO was read."), language, settings);
-    for (const _ of engine.examineAll());
+    for (const _ of engine.examineAll(["spelling"]));
     assert.equal(engine.allMarks().length, 0);
     const update = engine.configure({ ...settings, leave: { capitals: false, terms: false } });
     assert.deepEqual([...update.marks.keys()], [0]);
