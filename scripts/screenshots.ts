@@ -38,10 +38,30 @@ try {
   await settle(page);
   await press(page, "Enter", "Enter", "s");
   await settle(page);
-  await shoot(page, "walk-end");
   await page.getByRole("link", { name: "Shelf", exact: true }).click();
   await settle(page);
   await shoot(page, "shelf");
+  await page.getByRole("link", { name: "The station handbook" }).first().click();
+  await page.waitForTimeout(2500);
+  await page
+    .getByRole("navigation", { name: "Passes" })
+    .getByRole("button", { name: /^Consistency/ })
+    .click();
+  await settle(page);
+  await page.keyboard.press("b");
+  await page.getByText("To become").waitFor();
+  await press(page, "ArrowLeft", "ArrowLeft", "ArrowLeft", "ArrowLeft");
+  await page.getByRole("button", { name: /^stilling-well/ }).click();
+  await settle(page);
+  await shoot(page, "settling");
+  for (const view of ["abbreviations", "quantities", "terms"]) {
+    await page.keyboard.press("v");
+    await settle(page);
+    await shoot(page, view);
+  }
+  await page.keyboard.press("Escape");
+  await page.getByRole("link", { name: "Shelf", exact: true }).click();
+  await settle(page);
   await page.getByRole("link", { name: "Come and see" }).first().click();
   await page.waitForTimeout(2500);
   const passes = page.getByRole("navigation", { name: "Passes" });
@@ -93,7 +113,6 @@ try {
   await settle(page);
   await press(page, "ArrowDown");
   await settle(page);
-  await shoot(page, "occurrences");
   await passes.getByRole("button", { name: /^Spelling/ }).click();
   await settle(page);
   await page.keyboard.press("b");
@@ -103,7 +122,6 @@ try {
   await press(page, "ArrowDown", "Enter", "s", "Enter", "Shift+S");
   await page.getByRole("button", { name: "Decisions" }).click();
   await settle(page);
-  await shoot(page, "decisions");
   // The first mark from here whose word has an entry.
   const meaning = page.getByRole("article").getByRole("listitem").first();
   for (let tries = 0; tries < 5; tries++) {

@@ -4,6 +4,7 @@ import { loadLanguage } from "../../src/command/checking.ts";
 import { Engine } from "../../src/core/engine/engine.ts";
 import type { Group, GroupPlace } from "../../src/core/engine/mark.ts";
 import type { Kind, Manuscript } from "../../src/core/manuscript/model.ts";
+import { benchAbbreviations } from "./abbreviations.ts";
 import { type Case, plantedCases, variationTexts } from "./cases.ts";
 
 /** The consistency pass: planted disagreements found, right changes, and groups that are none. */
@@ -30,6 +31,7 @@ export async function benchConsistency(): Promise<void> {
     );
   }
   await benchVariation();
+  await benchAbbreviations();
 }
 
 interface Outcome {

@@ -79,7 +79,8 @@ function chosenExamples(pass: Pass): { wrong: string; right: string }[] {
 }
 
 describe("the passes", () => {
-  for (const pass of PASSES) {
+  // Forms are settled group by group, and agree across all of a text: test/browser/settling.test.ts.
+  for (const pass of PASSES.filter((one) => one !== "consistency")) {
     test(`put right the examples of the ${pass} checks with each mark's first choice`, async () => {
       const chosen = chosenExamples(pass);
       const own = CHECKS.filter((check) => check.pass === pass);

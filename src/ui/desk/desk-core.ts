@@ -128,7 +128,7 @@ export class DeskCore {
   /** Publishes the open marks and has the changed ones drawn. */
   refresh(blocks: "all" | readonly number[]): void {
     const places = this.copy.reported.all();
-    const all = places.filter(({ mark }) => !mark.follows);
+    const all = firstOfEach(places);
     const openOfAll = firstOfEach(this.copy.openMarks(places));
     const corrected = this.copy.correctedByPass();
     const found = countByPass(all);

@@ -15,6 +15,7 @@ import type {
 } from "../check.ts";
 import { NO_FORMS } from "../check.ts";
 import { times } from "../telling.ts";
+import { type FormCounts, FormTally } from "./form-counts.ts";
 
 /** One place where something stands in one of several forms. */
 export interface FormFact extends Fact {
@@ -26,15 +27,6 @@ export interface FormFact extends Fact {
   /** What it does where it stands, as one letter, where forms are compared by that. */
   role?: string;
 }
-
-/** How often each form stands where it may change, and where it keeps its form. */
-export interface FormCount {
-  own: number;
-  kept: number;
-  /** Of `own`, by role. */
-  roles?: Map<string, number>;
-}
-export type FormCounts = ReadonlyMap<string, FormCount>;
 
 export interface Preferred {
   form: string;
@@ -51,6 +43,8 @@ export interface FormCheckParts<F extends FormFact> extends Card {
   dictionary?(key: string, counts: FormCounts, circumstances: Circumstances): string | null;
   /** Whether forms are at odds though there are two, or though there is one. */
   atOdds?(key: string, counts: FormCounts, circumstances: Circumstances): boolean;
+  /** One form alone may be at odds with a rule. */
+  isOddAlone?: boolean;
   /** What a fact counts under, where the block it stands in tells: a list, a level of headings. */
   keyOf?(fact: F, block: Block): string | null;
   /** Whether a form may stand beside the preferred one. */
@@ -84,20 +78,22 @@ export function formCheck<F extends FormFact>(parts: FormCheckParts<F>): Check<F
     reads = RUNNING,
     isAsked = false,
     needs,
+    isOddAlone = false,
     ...rest
   } = parts;
   const { rules, dictionary, atOdds, rolesAtOdds, keyOf, goesWith, ...card } = rest;
   const kinds = new Set(reads);
   const judging = { rules, dictionary, atOdds, rolesAtOdds };
-  const across: Across<F, Map<string, FormCount>> = {
+  const across: Across<F, FormTally> = {
     counting: {
       keysOf: (fact, block) => (keyOf ? keyOf(fact, block) : fact.key),
-      start: () => new Map(),
-      count,
+      start: () => new FormTally(),
+      count: (tally, { form, kept, role }, _key, by) =>
+        tally.add(form, kept !== undefined, role, by),
     },
     judge: (key, counts, _level, circumstances) =>
       // Most things are written one way.
-      counts.size === 1 && !atOdds && circumstances.forms === NO_FORMS
+      counts.size === 1 && !isOddAlone && circumstances.forms === NO_FORMS
         ? NOT_AT_ODDS
         : { verdict: verdictOf(`${card.id}:${key}`, key, counts, circumstances, judging) },
     find: (fact, verdict) =>
@@ -117,23 +113,6 @@ export function formCheck<F extends FormFact>(parts: FormCheckParts<F>): Check<F
     },
     choose: () => [],
   };
-}
-
-function count(
-  counts: Map<string, FormCount>,
-  { form, kept, role }: FormFact,
-  _key: string,
-  by: 1 | -1,
-): void {
-  const known = counts.get(form) ?? { own: 0, kept: 0 };
-  if (kept) known.kept += by;
-  else known.own += by;
-  if (role !== undefined && !kept) {
-    known.roles ??= new Map();
-    known.roles.set(role, (known.roles.get(role) ?? 0) + by);
-  }
-  if (known.own === 0 && known.kept === 0) counts.delete(form);
-  else counts.set(form, known);
 }
 
 type Judging = Pick<FormCheckParts<FormFact>, "rules" | "dictionary" | "atOdds" | "rolesAtOdds">;
@@ -176,7 +155,7 @@ function verdictOf(
 function inRoles(counts: FormCounts, roles: string): FormCounts {
   return new Map(
     [...counts].map(([form, { kept, roles: own }]) => {
-      const places = [...(own ?? [])].reduce(
+      const places = Object.entries(own ?? {}).reduce(
         (sum, [role, number]) => sum + (roles.includes(role) ? number : 0),
         0,
       );

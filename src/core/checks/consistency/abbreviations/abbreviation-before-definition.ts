@@ -1,16 +1,16 @@
 import { abbreviationCheck } from "./abbreviation-check.ts";
 import { abbreviationBeforeDefinition as card } from "./cards.ts";
-import { isWellKnown } from "./known.ts";
+import { isInDictionary } from "./known.ts";
 
 /** An abbreviation that is used before it is explained. */
 export const abbreviationBeforeDefinition = abbreviationCheck({
   ...card,
   marks: "use",
-  find({ abbreviation, uses, definitions, entries }, circumstances) {
+  find({ abbreviation, uses, definitions, entries }, { language }) {
     const [first] = definitions;
     const [use] = uses;
     if (!first || !use || first.inNote || entries.length > 0) return [];
-    if (isWellKnown(abbreviation, circumstances)) return [];
+    if (isInDictionary(abbreviation, language)) return [];
     return use.at < first.at ? [use.at] : [];
   },
   reason: ({ abbreviation }) => `“${abbreviation}” is explained only later.`,

@@ -15,6 +15,17 @@ const BY_KIND: Readonly<Partial<Record<Kind, ReadonlySet<string>>>> = {
   brief: wordList("abbreviations/legal"),
 };
 
+/** Whether dictionaries have it as an abbreviation, not as a word in capitals. */
+export function isInDictionary(
+  abbreviation: string,
+  { lexicon }: Circumstances["language"],
+): boolean {
+  return (
+    lexicon.varietiesInText(abbreviation) !== 0 &&
+    lexicon.varieties(abbreviation.toLowerCase()) === 0
+  );
+}
+
 /** Whether readers know an abbreviation: dictionaries or lists have it, or each part of "TCP/IP". */
 export function isWellKnown(
   abbreviation: string,
@@ -22,7 +33,7 @@ export function isWellKnown(
 ): boolean {
   const isKnown = (one: string) =>
     words.has(one.toLowerCase()) ||
-    language.lexicon.varietiesInText(one) !== 0 ||
+    isInDictionary(one, language) ||
     language.terms.has(one) ||
     language.terms.has(one.toLowerCase()) ||
     EVERYWHERE.has(one) ||

@@ -13,6 +13,7 @@ const FORMS: Readonly<Record<string, string>> = { "-": "12-18", "–": "12–18"
 export const rangeForm = formCheck<FormFact>({
   ...card,
   matter: "numbers",
+  isOddAlone: true,
   needs: /\d/,
   examine(block) {
     const facts: FormFact[] = [];

@@ -14,6 +14,7 @@ const STRICT: ReadonlySet<Kind> = new Set(["paper", "clinical", "specification"]
 export const unitSpace = formCheck<FormFact>({
   ...card,
   matter: "quantities",
+  isOddAlone: true,
   examine(block) {
     return quantitiesOf(block).flatMap((quantity): FormFact[] => {
       const { from, to, gap, written, isName, unit, kind, number } = quantity;

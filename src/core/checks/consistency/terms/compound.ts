@@ -42,7 +42,7 @@ export const compound = formCheck<FormFact>({
   rolesAtOdds(counts) {
     const forms = [...counts];
     const closed = forms.some(([form, { own }]) => own > 0 && !/[ -]/.test(form));
-    const within = (role: Role) => forms.filter(([, { roles }]) => (roles?.get(role) ?? 0) > 0);
+    const within = (role: Role) => forms.filter(([, { roles }]) => (roles?.[role] ?? 0) > 0);
     if (closed) return "napv";
     return [...SAME_ROLES, "v" as const].filter((role) => within(role).length > 1).join("");
   },

@@ -49,6 +49,7 @@ const ENDINGS: readonly (readonly [RegExp, string])[] = [
 export const contractionHabit = formCheck<FormFact>({
   ...card,
   matter: "spelling",
+  isOddAlone: true,
   examine(block, language) {
     const facts: FormFact[] = [];
     const short = /['’]/.test(block.text) ? matchesIn(block, SHORT) : [];
