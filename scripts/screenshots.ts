@@ -49,8 +49,7 @@ try {
     .click();
   await settle(page);
   await page.keyboard.press("b");
-  await page.getByText("To become").waitFor();
-  await press(page, "ArrowLeft", "ArrowLeft", "ArrowLeft", "ArrowLeft");
+  await page.getByRole("region", { name: "Settling" }).getByRole("heading").first().waitFor();
   await page.getByRole("button", { name: /^stilling-well/ }).click();
   await settle(page);
   await shoot(page, "settling");

@@ -16,6 +16,7 @@ import type {
 import { NO_FORMS } from "../check.ts";
 import { times } from "../telling.ts";
 import { type FormCounts, FormTally } from "./form-counts.ts";
+import { textSigns } from "./text-signs.ts";
 
 /** One place where something stands in one of several forms. */
 export interface FormFact extends Fact {
@@ -57,8 +58,8 @@ export interface FormCheckParts<F extends FormFact> extends Card {
   label?(form: string): string;
   /** A place is changed only when that is asked for: what it says may be meant. */
   isAsked?: boolean;
-  /** What a block must have for there to be anything, told at a glance. */
-  needs?: RegExp;
+  /** Characters of which a block must have one for there to be anything (`text-signs.ts`). */
+  needs?: number;
   /** Kinds of blocks it reads beside or instead of running text. */
   reads?: readonly BlockKind[];
 }
@@ -103,7 +104,9 @@ export function formCheck<F extends FormFact>(parts: FormCheckParts<F>): Check<F
   return {
     ...card,
     examine: (block, language) =>
-      kinds.has(block.kind) && (!needs || needs.test(block.text)) ? examine(block, language) : [],
+      kinds.has(block.kind) && (needs === undefined || (textSigns(block) & needs) !== 0)
+        ? examine(block, language)
+        : [],
     across: across as Across<F>,
     forms: {
       formOf: ({ form }) => form,

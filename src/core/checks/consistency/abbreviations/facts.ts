@@ -2,6 +2,7 @@ import type { AnalysedBlock, Language } from "../../../language/analysis.ts";
 import type { Syntax } from "../../../language/phrases/syntax.ts";
 import type { Fact, Keeping } from "../../check.ts";
 import { keepingAt } from "../places.ts";
+import { CAPITALS, textSigns } from "../text-signs.ts";
 import { initialsOf, isLongForm, isSmall, longFormBefore, stemOf } from "./definitions.ts";
 
 /** What a block shows of abbreviations: uses, definitions, entries of a list, and phrases that may be one's expansion. */
@@ -31,7 +32,7 @@ const READ = new Set(["paragraph", "item", "note", "cell"]);
 /** Two capitals or more, small letters between them few: "SLS", "PhDs", "R&D", "mRNA". */
 const SHORT =
   /(?<![\p{L}\p{N}_])[\p{L}\p{N}]*\p{Lu}[\p{L}\p{N}&/]*\p{Lu}[\p{L}\p{N}]*(?![\p{L}\p{N}_])/gu;
-const MAYBE = /[A-Z][a-z0-9&]?[A-Z]/;
+const MAYBE = /[A-Z][a-z0-9&/][A-Z]/;
 const LONGEST_SHORT = 10;
 const LONGEST_LETTERS = 5;
 const LONGEST_PHRASE = 6;
@@ -54,7 +55,7 @@ function findFacts(block: AnalysedBlock, language: Language): AbbreviationFact[]
   if (!syntax) return [];
   const { text, kind } = block;
   // Most paragraphs have no word with two capitals.
-  const shorts = MAYBE.test(text) ? shortsIn(text) : [];
+  const shorts = textSigns(block) & CAPITALS || MAYBE.test(text) ? shortsIn(text) : [];
   // What stands alone in a cell or a line is explained by what follows it.
   const [only] = shorts;
   if (only && text.slice(0, only.from).trim() === "" && text.slice(only.to).trim() === "") {

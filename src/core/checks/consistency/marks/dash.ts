@@ -1,4 +1,5 @@
 import { type FormFact, formCheck } from "../form-check.ts";
+import { DASHES } from "../text-signs.ts";
 import { dashForm as card } from "./cards.ts";
 
 /** Dashes between words, with the spaces around them: not those of ranges, compounds and routes. */
@@ -9,7 +10,7 @@ const DASH =
 export const dashForm = formCheck<FormFact>({
   ...card,
   matter: "marks",
-  needs: /[–—]|--| - /,
+  needs: DASHES,
   examine(block) {
     const facts: FormFact[] = [];
     if (!/[—–−]|--| - /.test(block.text)) return facts;

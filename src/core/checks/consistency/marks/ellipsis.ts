@@ -1,4 +1,5 @@
 import { type FormFact, formCheck } from "../form-check.ts";
+import { POINTS } from "../text-signs.ts";
 import { ellipsisForm as card } from "./cards.ts";
 
 const ELLIPSIS = /…|(?<!\.)\.\.\.(?!\.)|(?<!\.)\.[ \u00a0]\.[ \u00a0]\.(?!\.)/g;
@@ -7,7 +8,7 @@ const ELLIPSIS = /…|(?<!\.)\.\.\.(?!\.)|(?<!\.)\.[ \u00a0]\.[ \u00a0]\.(?!\.)/
 export const ellipsisForm = formCheck<FormFact>({
   ...card,
   matter: "marks",
-  needs: /\.\s?\.|…/,
+  needs: POINTS,
   examine(block) {
     const facts: FormFact[] = [];
     for (const { 0: sign, index } of block.text.matchAll(ELLIPSIS)) {

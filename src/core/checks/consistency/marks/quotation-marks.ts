@@ -1,4 +1,5 @@
 import { type FormFact, formCheck } from "../form-check.ts";
+import { QUOTES, textSigns } from "../text-signs.ts";
 import { quotationMarks as card } from "./cards.ts";
 
 /** The kinds of marks, as a form of each is named. */
@@ -31,7 +32,7 @@ export const quotationMarks = formCheck<FormFact>({
   matter: "marks",
   examine(block) {
     const facts: FormFact[] = [];
-    if (!/["“”„«»]|(?<![\p{L}\p{N}])['‘]/u.test(block.text)) return facts;
+    if ((textSigns(block) & QUOTES) === 0) return facts;
     for (const match of block.text.matchAll(QUOTATION)) {
       const group = Object.entries(match.groups ?? {}).find(([, found]) => found !== undefined);
       const form = FORM_OF[group?.[0] ?? ""];

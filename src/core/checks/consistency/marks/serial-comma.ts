@@ -2,6 +2,7 @@ import type { Syntax } from "../../../language/phrases/syntax.ts";
 import { TAG, TAG_SETS, tagSet } from "../../../language/tags/tag-sets.ts";
 import { type FormFact, formCheck } from "../form-check.ts";
 import { placed } from "../places.ts";
+import { COMMA } from "../text-signs.ts";
 import { serialComma as card } from "./cards.ts";
 
 const WITH = "a, b, and c";
@@ -33,7 +34,7 @@ const OPENERS = tagSet("IN", "CS", "RB", "WRB", "TO", "WDT", "UH");
 export const serialComma = formCheck<FormFact>({
   ...card,
   matter: "marks",
-  needs: /,/,
+  needs: COMMA,
   examine(block) {
     const syntax = block.syntax();
     if (!syntax) return [];

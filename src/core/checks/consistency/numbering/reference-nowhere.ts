@@ -1,6 +1,7 @@
 import type { AnalysedBlock } from "../../../language/analysis.ts";
 import type { Check, Fact } from "../../check.ts";
 import { keepingAt } from "../places.ts";
+import { DIGITS, LONE_CAPITAL, textSigns } from "../text-signs.ts";
 import { referenceNowhere as card } from "./cards.ts";
 import { captionNumber } from "./figure-gap.ts";
 import { headingNumberOf, kindCalled, REFERENCES, requirementOf } from "./labels.ts";
@@ -88,7 +89,7 @@ const READ = new Set(["paragraph", "item", "note", "cell"]);
 function* referencesIn(block: AnalysedBlock): Generator<ReferenceFact> {
   const { kind, text } = block;
   // Nothing is referred to without its number or letter.
-  if (!READ.has(kind) || !/\d|ppendi|nnex|chedule/.test(text)) return;
+  if (!READ.has(kind) || (textSigns(block) & (DIGITS | LONE_CAPITAL)) === 0) return;
   const caption = kind === "paragraph" ? captionNumber(text, false) : null;
   for (const match of text.matchAll(REFERENCES)) {
     const { index: from } = match;

@@ -1,5 +1,6 @@
 import { type FormFact, formCheck } from "../form-check.ts";
 import { matchesIn } from "../places.ts";
+import { DIGITS } from "../text-signs.ts";
 import { currencyForm as card } from "./cards.ts";
 import { NUMBER } from "./digits.ts";
 
@@ -30,7 +31,7 @@ interface SumFact extends FormFact {
 export const currencyForm = formCheck<SumFact>({
   ...card,
   matter: "numbers",
-  needs: /\d/,
+  needs: DIGITS,
   examine(block) {
     const facts: SumFact[] = [];
     for (const { code, sign, sums } of SUMS) {

@@ -2,6 +2,7 @@ import { ordinalInFigures } from "../../../language/words/number-words.ts";
 import type { Variety } from "../../../manuscript/model.ts";
 import { type FormFact, formCheck } from "../form-check.ts";
 import { matchesIn } from "../places.ts";
+import { DIGITS } from "../text-signs.ts";
 import { dateForm as card } from "./cards.ts";
 
 export const MONTHS =
@@ -47,7 +48,7 @@ interface DateFact extends FormFact {
 export const dateForm = formCheck<DateFact>({
   ...card,
   matter: "dates",
-  needs: /\d/,
+  needs: DIGITS,
   examine(block) {
     const facts: DateFact[] = [];
     const found = (

@@ -1,5 +1,6 @@
 import { type FormFact, formCheck } from "../form-check.ts";
 import { matchesIn } from "../places.ts";
+import { DIGITS } from "../text-signs.ts";
 import { decimalForm as card } from "./cards.ts";
 
 const BELOW_ONE = /(?<![\p{L}\p{N}_.,:/@-])0?\.\d+(?![\p{L}\p{N}_@/]|[.,:]\d)/gu;
@@ -9,7 +10,7 @@ const DECIMAL = /(?<![\p{L}\p{N}_.,:/@-])\d{1,3}([.,·])\d{1,2}(?![\p{N}_@/]|[.,
 export const decimalForm = formCheck<FormFact>({
   ...card,
   matter: "numbers",
-  needs: /\d/,
+  needs: DIGITS,
   examine(block) {
     const facts: FormFact[] = [];
     for (const { match, from, to, kept } of matchesIn(block, BELOW_ONE)) {

@@ -5,6 +5,7 @@ import {
 } from "../../../language/words/number-words.ts";
 import { type FormFact, formCheck } from "../form-check.ts";
 import { matchesIn, withCapitalsOf } from "../places.ts";
+import { DIGITS, textSigns } from "../text-signs.ts";
 import { eraForm as card } from "./cards.ts";
 
 const ERA =
@@ -24,8 +25,8 @@ interface EraFact extends FormFact {
 export const eraForm = formCheck<EraFact>({
   ...card,
   matter: "dates",
-  needs: /\d|centur/,
   examine(block) {
+    if ((textSigns(block) & DIGITS) === 0 && !block.text.includes("centur")) return [];
     const facts: EraFact[] = [];
     for (const { match, from, to, kept } of matchesIn(block, ERA)) {
       const { lead = "", led = "", year = "", era = "" } = match.groups ?? {};

@@ -1,5 +1,6 @@
 import { type FormFact, formCheck } from "../form-check.ts";
 import { matchesIn } from "../places.ts";
+import { DIGITS } from "../text-signs.ts";
 import { percentForm as card } from "./cards.ts";
 import { CLEAR_BEFORE, NUMBER } from "./digits.ts";
 
@@ -12,7 +13,7 @@ const PERCENT = new RegExp(
 export const percentForm = formCheck<FormFact>({
   ...card,
   matter: "numbers",
-  needs: /\d/,
+  needs: DIGITS,
   examine(block) {
     const facts: FormFact[] = [];
     for (const { match, from, to, kept } of matchesIn(block, PERCENT)) {

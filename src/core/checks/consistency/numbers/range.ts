@@ -1,5 +1,6 @@
 import { type FormFact, formCheck } from "../form-check.ts";
 import { matchesIn } from "../places.ts";
+import { DIGITS } from "../text-signs.ts";
 import { rangeForm as card } from "./cards.ts";
 
 const DASHED =
@@ -14,7 +15,7 @@ export const rangeForm = formCheck<FormFact>({
   ...card,
   matter: "numbers",
   isOddAlone: true,
-  needs: /\d/,
+  needs: DIGITS,
   examine(block) {
     const facts: FormFact[] = [];
     const worded: { from: number; to: number }[] = [];

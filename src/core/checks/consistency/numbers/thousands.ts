@@ -1,5 +1,6 @@
 import { type FormFact, formCheck } from "../form-check.ts";
 import { matchesIn } from "../places.ts";
+import { DIGITS } from "../text-signs.ts";
 import { thousandsMark as card } from "./cards.ts";
 import { CLEAR_AFTER, CLEAR_BEFORE } from "./digits.ts";
 
@@ -15,7 +16,7 @@ const LAST_YEAR = 2199;
 export const thousandsMark = formCheck<FormFact>({
   ...card,
   matter: "numbers",
-  needs: /\d/,
+  needs: DIGITS,
   examine(block) {
     const facts: FormFact[] = [];
     for (const { match, from, to, kept } of matchesIn(block, LONG)) {

@@ -1,6 +1,7 @@
 import { type FormFact, formCheck } from "../form-check.ts";
 import { matchesIn } from "../places.ts";
 import { endsSentence } from "../terms/points.ts";
+import { DIGITS } from "../text-signs.ts";
 import { timeForm as card } from "./cards.ts";
 
 const HALF_DAY =
@@ -20,7 +21,7 @@ interface TimeFact extends FormFact {
 export const timeForm = formCheck<TimeFact>({
   ...card,
   matter: "dates",
-  needs: /\d/,
+  needs: DIGITS,
   examine(block) {
     const facts: TimeFact[] = [];
     for (const { match, from, to, kept } of matchesIn(block, HALF_DAY)) {

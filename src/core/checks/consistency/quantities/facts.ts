@@ -4,6 +4,7 @@ import { TAG } from "../../../language/tags/tag-sets.ts";
 import type { Card } from "../../card.ts";
 import type { Check, Fact, MarkFact } from "../../check.ts";
 import { keepingAt } from "../places.ts";
+import { DIGITS, textSigns } from "../text-signs.ts";
 
 const READ = new Set(["paragraph", "item", "note", "cell", "caption"]);
 const known = new WeakMap<AnalysedBlock, Quantity[]>();
@@ -17,8 +18,9 @@ export function quantitiesOf(block: AnalysedBlock): Quantity[] {
   return quantities;
 }
 
-function hasNumbers({ text, tags }: AnalysedBlock): boolean {
-  return /[\d½¼¾]/.test(text) || tags.includes(TAG.CD);
+function hasNumbers(block: AnalysedBlock): boolean {
+  const { text, tags } = block;
+  return (textSigns(block) & DIGITS) !== 0 || tags.includes(TAG.CD) || /[½¼¾]/.test(text);
 }
 
 /** A mark to be made of a quantity, and what may stand in its place. */

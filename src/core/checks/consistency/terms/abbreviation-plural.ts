@@ -1,5 +1,6 @@
 import { type FormFact, formCheck } from "../form-check.ts";
 import { matchesIn } from "../places.ts";
+import { CAPITALS, DIGITS } from "../text-signs.ts";
 import { abbreviationPlural as card } from "./cards.ts";
 
 const PLURAL = /(?<![\p{L}\p{N}])(?:\p{Lu}{2,5}|1[0-9]{2}0|20[0-9]0)(['’]?)s(?![\p{L}\p{N}])/gu;
@@ -11,7 +12,7 @@ const OWNS =
 export const abbreviationPlural = formCheck<FormFact>({
   ...card,
   matter: "abbreviations",
-  needs: /[A-Z0-9]/,
+  needs: CAPITALS | DIGITS,
   examine(block) {
     const facts: FormFact[] = [];
     for (const { match, from, to, kept } of matchesIn(block, PLURAL)) {

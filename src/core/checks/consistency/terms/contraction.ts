@@ -1,6 +1,7 @@
 import type { Kind } from "../../../manuscript/model.ts";
 import { type FormFact, formCheck } from "../form-check.ts";
 import { matchesIn, placed, withCapitalsOf } from "../places.ts";
+import { APOSTROPHE, textSigns } from "../text-signs.ts";
 import { FULL, signsOf } from "../word-signs.ts";
 import { contractionHabit as card } from "./cards.ts";
 
@@ -52,7 +53,7 @@ export const contractionHabit = formCheck<FormFact>({
   isOddAlone: true,
   examine(block, language) {
     const facts: FormFact[] = [];
-    const short = /['’]/.test(block.text) ? matchesIn(block, SHORT) : [];
+    const short = textSigns(block) & APOSTROPHE ? matchesIn(block, SHORT) : [];
     for (const { match, from, to, kept } of short) {
       // "it's been" has another verb in it.
       if (/['’]s$/i.test(match[0]) && /^\s+(?:been|got|had)\b/.test(block.text.slice(to, to + 6)))

@@ -1,3 +1,4 @@
+import type { Lexicon } from "../../../language/words/lexicon.ts";
 import { type FormFact, formCheck } from "../form-check.ts";
 import { placed } from "../places.ts";
 import { capitalsOf } from "../word-capitals.ts";
@@ -15,10 +16,14 @@ export const fixedCapitals = formCheck<FormFact>({
       facts.push(placed(block, { from, to: from + form.length, key: form.toLowerCase(), form }));
     for (const { from, to, capitals } of capitalsOf(block)) {
       if (to - from < 2) continue;
-      const form = block.text.slice(from, to).replace(/['’]s$/, "");
-      // A word of the dictionary is no such name.
-      if (capitals === 1 && lexicon.varietiesInText(form) !== 0) continue;
-      if (/^\p{L}+$/u.test(form) && !/^\p{Lu}+s$/u.test(form)) add(from, form);
+      const written = block.text.slice(from, to);
+      let form = asked.get(written);
+      if (form === undefined) {
+        form = nameIn(written, capitals, lexicon);
+        if (asked.size >= MOST_ASKED) asked.clear();
+        asked.set(written, form);
+      }
+      if (form !== "") add(from, form);
     }
     for (const { from, text, bits, count } of block.unusual) {
       if (bits === 0 && count === 1 && /^\p{Ll}{2,}$/u.test(text)) add(from, text);
@@ -32,3 +37,14 @@ export const fixedCapitals = formCheck<FormFact>({
   },
   write: (_fact, form) => form,
 });
+
+/** What a word with capitals is as such a name, by how it is written; "" for none. */
+const asked = new Map<string, string>();
+const MOST_ASKED = 20_000;
+
+function nameIn(written: string, capitals: 1 | 2, lexicon: Lexicon): string {
+  const form = written.replace(/['’]s$/, "");
+  // A word of the dictionary is no such name.
+  if (capitals === 1 && lexicon.varietiesInText(form) !== 0) return "";
+  return /^\p{L}+$/u.test(form) && !/^\p{Lu}+s$/u.test(form) ? form : "";
+}

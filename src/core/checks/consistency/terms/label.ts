@@ -1,5 +1,6 @@
 import { type FormFact, formCheck } from "../form-check.ts";
 import { matchesIn } from "../places.ts";
+import { DIGITS, LONE_CAPITAL } from "../text-signs.ts";
 import { labelForm as card } from "./cards.ts";
 
 /** What text refers to by its number: the word, and how it is shortened. */
@@ -32,7 +33,7 @@ function plural(full: string): string {
 export const labelForm = formCheck<FormFact>({
   ...card,
   matter: "abbreviations",
-  needs: /\d|[A-Z](?![\p{L}\p{N}])/u,
+  needs: DIGITS | LONE_CAPITAL,
   examine(block) {
     const facts: FormFact[] = [];
     for (const { match, from, to, kept } of matchesIn(block, REFERENCE)) {

@@ -17,7 +17,6 @@ const ABBREVIATION = new RegExp(
 export const abbreviationPoints = formCheck<FormFact>({
   ...card,
   matter: "abbreviations",
-  needs: /[A-Z]|\./,
   examine(block) {
     const facts: FormFact[] = [];
     for (const { match, from, to, kept } of matchesIn(block, ABBREVIATION)) {

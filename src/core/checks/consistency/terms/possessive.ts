@@ -1,5 +1,6 @@
 import { type FormFact, formCheck } from "../form-check.ts";
 import { matchesIn } from "../places.ts";
+import { APOSTROPHE } from "../text-signs.ts";
 import { possessiveHabit as card } from "./cards.ts";
 
 const SINGULAR_OWNER = /(?<![\p{L}\p{N}])(?:\p{Lu}[\p{Ll}\p{M}]+s|\p{Ll}+ss)(['’]s?)(?=\s+\p{L})/gu;
@@ -8,7 +9,7 @@ const SINGULAR_OWNER = /(?<![\p{L}\p{N}])(?:\p{Lu}[\p{Ll}\p{M}]+s|\p{Ll}+ss)(['�
 export const possessiveHabit = formCheck<FormFact>({
   ...card,
   matter: "names",
-  needs: /['’]/,
+  needs: APOSTROPHE,
   examine(block, { lexicon, words }) {
     const facts: FormFact[] = [];
     for (const { match, from, to, kept } of matchesIn(block, SINGULAR_OWNER)) {
