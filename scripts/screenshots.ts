@@ -136,12 +136,6 @@ try {
   await settle(page);
   await shoot(page, "export");
   await page.keyboard.press("Escape");
-  await page.getByRole("button", { name: "Dark" }).click();
-  await page.getByRole("button", { name: "Occurrences", exact: true }).click();
-  await press(page, "ArrowDown");
-  await settle(page);
-  await shoot(page, "desk-dark");
-  await page.getByRole("button", { name: "Light" }).click();
   await page.getByRole("link", { name: "Shelf", exact: true }).click();
   await page.getByRole("link", { name: "Gauge house spares" }).first().click();
   await settle(page);
