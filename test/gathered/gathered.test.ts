@@ -85,6 +85,34 @@ describe("abbreviations gathered", () => {
   });
 });
 
+describe("abbreviations by section", () => {
+  test("are explained in each where that was chosen", async () => {
+    const { readMd } = await import("../../src/core/formats/md/format.ts");
+    const { Engine } = await import("../../src/core/engine/engine.ts");
+    const { loadLanguage } = await import("../support/language.ts");
+    const { EACH_SECTION, EXPLAINED_IN } = await import("../../src/core/checks/check.ts");
+    const source =
+      "# One\n\nThe daily mean level (DML) rose. The DML is high. The DML fell.\n\n# Two\n\nThe DML is read. A DML is kept.\n";
+    const kinds = (forms: Record<string, string>) => {
+      const settings = {
+        variety: "en-GB",
+        kind: "report",
+        appetites: {},
+        words: [],
+        forms,
+      } as const;
+      const manuscript = readMd(new TextEncoder().encode(source), "a.md");
+      const engine = new Engine(manuscript, loadLanguage(), settings);
+      for (const _done of engine.examineAll());
+      return gatherAbbreviations(engine.gathering()).flatMap(({ findings }) =>
+        findings.map(({ kind }) => kind),
+      );
+    };
+    assert.deepEqual(kinds({}), []);
+    assert.deepEqual(kinds({ [EXPLAINED_IN]: EACH_SECTION }), ["undefined"]);
+  });
+});
+
 describe("quantities gathered", () => {
   test("stand under their kind with the units that serve it, mixed systems first", () => {
     const text = "It weighs 5 kg and is 12 m long. The slip is 90 feet long, the pier 140 m.";

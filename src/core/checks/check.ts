@@ -165,6 +165,10 @@ export interface Across<F extends Fact, T = unknown, V extends Verdict = Verdict
   tell?(key: string, tally: T, verdict: V): readonly Telling[];
 }
 
+/** Under this name among the choices of a document stands whether abbreviations are explained in each section. */
+export const EXPLAINED_IN = "consistency/abbreviations:section";
+export const EACH_SECTION = "each";
+
 /** Nothing was chosen in this document. */
 export const NO_FORMS: Readonly<Record<string, string>> = {};
 

@@ -1,5 +1,6 @@
 import type { Appetite, Pass, Weight } from "../checks/card.ts";
 import { cardById } from "../checks/cards.ts";
+import { EACH_SECTION, EXPLAINED_IN } from "../checks/check.ts";
 import { LEAVE_KINDS } from "../checks/leave.ts";
 import type { HouseStyle } from "../house/style.ts";
 import { SUBJECTS } from "../house/subjects.ts";
@@ -127,6 +128,9 @@ export function settingLine({ name, of = "", after }: Setting): string {
       return `Subject list ${title}: ${after === true ? "on" : "off"}`;
     }
     case "form": {
+      if (of === EXPLAINED_IN) {
+        return `Abbreviations: explained ${after === EACH_SECTION ? "in each section" : "once"}`;
+      }
       if (of.startsWith("terms:")) return `Different terms: ${of.slice(6).replace("|", ", ")}`;
       const title = cardById(of.slice(0, of.indexOf(":")))?.title ?? of;
       const thing = of.slice(of.indexOf(":") + 1);

@@ -60,6 +60,7 @@ export function BoardPane({ session, which, onClose }: BoardPaneProps) {
       writeForm: (...what) => void session.settling.write(...what),
       keepForms: (group, places) => void session.settling.keepAll(group, places),
       houseForm: (form) => void session.settings.listWord(form, HOUSE),
+      explainInEach: (each) => void session.settings.explainInEach(each),
       ask: (rule, range, note) => void session.deciding.ask(rule, range, note),
       takeBack: (seq) => void session.deciding.undo(seq),
       say: (notice) => session.say(notice),
@@ -74,6 +75,7 @@ export function BoardPane({ session, which, onClose }: BoardPaneProps) {
     readings,
     scope,
     reader,
+    forms: record?.forms ?? {},
     readerSetting: record?.reader ?? reader.id ?? "",
   };
   const from = subject?.kind === "mark" ? subject.place : null;

@@ -1,5 +1,6 @@
 import type { Appetite } from "../../core/checks/card.ts";
 import { cardById } from "../../core/checks/cards.ts";
+import { EACH_SECTION, EXPLAINED_IN } from "../../core/checks/check.ts";
 import { appetiteFor } from "../../core/checks/kinds.ts";
 import type { Leave } from "../../core/checks/leave.ts";
 import { findReplacements } from "../../core/house/replacements.ts";
@@ -35,6 +36,11 @@ export class DocumentSettings {
   async listWord(word: string, list: string): Promise<void> {
     await this.turn({ name: "listed", of: word }, list);
     this.core.say(`“${word}” is on the house’s list. U takes it off.`);
+  }
+
+  /** Has abbreviations explained in each section of this document, or once in all of it. */
+  async explainInEach(each: boolean): Promise<void> {
+    await this.turn({ name: "form", of: EXPLAINED_IN }, each ? EACH_SECTION : null);
   }
 
   /** How much of a check is wanted in this document. */

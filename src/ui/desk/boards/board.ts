@@ -38,6 +38,8 @@ export interface BoardReports {
   /** What was decided, and the numbers of what is not taken back. */
   decisions: readonly Decision[];
   standing: ReadonlySet<number>;
+  /** What was chosen in this document, by group of forms. */
+  forms: Readonly<Record<string, string>>;
   /** Another tab does the writing. */
   reading: boolean;
   /** Kept while the desk is open, and written to by the board. */
@@ -79,6 +81,8 @@ export interface BoardDeciding {
   keepForms(group: string, places: readonly FormPlace[]): void;
   /** Puts a form on the house's word list. */
   houseForm(form: string): void;
+  /** Has abbreviations explained in each section, or once in the document. */
+  explainInEach(each: boolean): void;
   /** Asks the author about a place. */
   ask(rule: string, range: Range, note: string): void;
   /** Takes one decision back. */

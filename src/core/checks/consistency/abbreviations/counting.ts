@@ -1,4 +1,4 @@
-import type { Counting } from "../../check.ts";
+import { type Counting, EACH_SECTION, EXPLAINED_IN } from "../../check.ts";
 import type { AbbreviationFact } from "./facts.ts";
 
 /** A place in the order of the text. */
@@ -31,16 +31,15 @@ export function placeOf(block: number, { from }: Pick<AbbreviationFact, "from">)
   return block * BLOCK + from;
 }
 
-/** What is chosen for a document that defines its abbreviations in each section. */
-export const BY_SECTION = "consistency/abbreviations:section";
-
 /** Abbreviations by themselves; an abstract is a text of its own, and so is each section where that is chosen. */
 export const byAbbreviation: Counting<AbbreviationFact, AbbreviationTally> = {
   keysOf({ abbreviation, sort }, { abstract, section, cell }, { forms }) {
     // Only the first column of a table lists what the others explain.
     if (sort === "entry" && cell && cell.column > 0) return null;
     if (abstract) return `${abbreviation} in the abstract`;
-    return forms[BY_SECTION] === "each" ? `${abbreviation} in section ${section}` : abbreviation;
+    return forms[EXPLAINED_IN] === EACH_SECTION
+      ? `${abbreviation} in section ${section}`
+      : abbreviation;
   },
   // Most keys have a phrase and nothing else: lists are made when something is put in.
   start: () => ({

@@ -1,4 +1,5 @@
 import { type ReactNode, useState } from "react";
+import { EACH_SECTION, EXPLAINED_IN } from "../../../../core/checks/check.ts";
 import type {
   AbbreviationFinding,
   AbbreviationRow,
@@ -39,6 +40,8 @@ export function Abbreviations({ views, onNextView, ...board }: AbbreviationsProp
     setPlace(0);
   };
   const see = (one = places[place]) => one && deciding.goToRange(one, "consistency");
+  const each = reports.forms[EXPLAINED_IN] === EACH_SECTION;
+  const turn = () => !reports.reading && deciding.explainInEach(!each);
   useBoardKeys({
     ...deciding,
     move: (by) => pick(shown + by),
@@ -47,6 +50,7 @@ export function Abbreviations({ views, onNextView, ...board }: AbbreviationsProp
     stet: () => {},
     own: new Map([
       ["v", onNextView],
+      ["x", () => void turn()],
       ["ArrowRight", () => setPlace(Math.min(places.length - 1, place + 1))],
       ["ArrowLeft", () => setPlace(Math.max(0, place - 1))],
     ]),
@@ -97,6 +101,11 @@ export function Abbreviations({ views, onNextView, ...board }: AbbreviationsProp
                 letter="→"
                 label="next place"
                 run={() => setPlace(Math.min(places.length - 1, place + 1))}
+              />
+              <Act
+                letter="X"
+                label={each ? "explained once is enough" : "explained in each section"}
+                run={() => void turn()}
               />
               <Act letter="U" label="undo" run={deciding.undo} />
               <Act letter="Esc" label="back to the text" run={deciding.back} />
