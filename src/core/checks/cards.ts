@@ -53,6 +53,7 @@ import {
   compound,
   contractionHabit,
   fixedCapitals,
+  italics,
   labelForm,
   personName,
   possessiveHabit,
@@ -339,6 +340,7 @@ export const CARDS: readonly Card[] = [
   requirementModal,
   requirementWording,
   listNumber,
+  italics,
 ];
 
 const BY_ID = new Map(CARDS.map((card) => [card.id, card]));

@@ -45,6 +45,7 @@ import { termCapitals } from "./consistency/terms/capitals.ts";
 import { compound } from "./consistency/terms/compound.ts";
 import { contractionHabit } from "./consistency/terms/contraction.ts";
 import { fixedCapitals } from "./consistency/terms/fixed-capitals.ts";
+import { italics } from "./consistency/terms/italics.ts";
 import { labelForm } from "./consistency/terms/label.ts";
 import { personName } from "./consistency/terms/name.ts";
 import { abbreviationPoints } from "./consistency/terms/points.ts";
@@ -316,6 +317,7 @@ export const CHECKS = [
   requirementModal,
   requirementWording,
   listNumber,
+  italics,
 ] as unknown as Check<Fact>[];
 
 /** A check by its id. */

@@ -28,6 +28,8 @@ export const ALONE = 64;
 export const VARIANT = 128;
 /** The second word of a full form that has a short one: "not", "is". */
 export const FULL = 256;
+/** May end a phrase of another language. */
+export const FOREIGN = 1024;
 /** What the word is, without regard to the letters: capitals and figures have their own. */
 const TOLD = 512;
 
@@ -37,6 +39,9 @@ export const VARIANT_OF: ReadonlyMap<string, string> = new Map(
     const forms = line.split(" ");
     return forms.map((form) => [form, forms[0] ?? ""]);
   }),
+);
+const FOREIGN_ENDS = new Set(
+  [...wordList("italics/foreign")].map((phrase) => phrase.slice(phrase.lastIndexOf(" ") + 1)),
 );
 const FULL_FORMS = new Set("not is are am have cannot".split(" "));
 /** Words taken over with their accents that are met without them too; without them here. */
@@ -77,6 +82,7 @@ function signsOfWord(word: Word, language: Language): number {
   if (form.length >= SHORTEST_ACCENTED && (WITHOUT.has(form) || withoutAccents(form) !== form)) {
     signs |= ACCENTED;
   }
+  if (FOREIGN_ENDS.has(form)) signs |= FOREIGN;
   if (/^\p{Ll}+$/u.test(form)) {
     signs |= LETTERS;
     if (ONLY_PREFIXES.has(form)) signs |= ALONE;

@@ -208,3 +208,23 @@ export const labelForm: Card = {
     { leave: "The wall fell (Fig. 3). The dots in Figure 4 are old." },
   ],
 };
+
+export const italics: Card = {
+  id: "consistency/italics",
+  pass: "consistency",
+  weight: "weigh",
+  code: "it",
+  title: "Term in italics and without",
+  why: "A word of another language, or a term that is set apart, is in italics throughout or nowhere. Italics are set where the document was made: this place is shown, not changed.",
+  source: "common practice of house styles",
+  examples: [
+    {
+      wrong:
+        "It was read *in situ*. The float stays *in situ* too.\n\nThe drum was left in situ then.",
+      marked: "in situ",
+    },
+    {
+      leave: "It was read *in situ*.\n\nThe float stays *in situ* too.",
+    },
+  ],
+};
