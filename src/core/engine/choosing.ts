@@ -43,9 +43,13 @@ export function formChoices(
   facts: readonly Fact[],
   circumstances: Circumstances,
 ): MarkChoice[] {
-  const fact = facts.find(({ from, to }) => from === mark.from && to === mark.to);
-  if (!fact || !group?.variants) return [];
-  const { preferred, variants } = group;
+  const { preferred, variants = [] } = group ?? {};
+  // A place may be a form of two things: the one that is asked about has one of these forms.
+  const here = facts.filter(({ from, to }) => from === mark.from && to === mark.to);
+  const isAsked = (fact: Fact) =>
+    variants.some(({ text: label, form = label }) => form === forms.formOf(fact));
+  const fact = here.find(isAsked) ?? here[0];
+  if (!fact || variants.length === 0) return [];
   const isFirst = (form: string) => Number(form === preferred?.variant);
   const known = variants.map(({ form, text: label }) => form ?? label);
   // What a standard has need not be met in the text.

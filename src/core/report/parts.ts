@@ -188,9 +188,9 @@ function decisionsPart({ decisions }: Report): ReportPart {
               rows: decisions.map((row) => [
                 dateLabel(row.at),
                 `${ACT_LABELS[row.act]}${row.standing ? "" : ", taken back"}`,
-                row.setting ? settingLine(row.setting) : row.mistake,
+                row.act === "setting" && row.setting ? settingLine(row.setting) : row.mistake,
                 row.correction,
-                row.setting ? "" : ruleTitle(row.rule),
+                row.act === "setting" ? "" : ruleTitle(row.rule),
                 row.places > 1 ? `${row.places} places. ${row.note}`.trim() : row.note,
               ]),
             },

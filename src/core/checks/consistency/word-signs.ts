@@ -30,6 +30,8 @@ export const VARIANT = 128;
 export const FULL = 256;
 /** May end a phrase of another language. */
 export const FOREIGN = 1024;
+/** An abbreviation in small letters: "etc", "e.g". */
+export const SHORTENED = 2048;
 /** What the word is, without regard to the letters: capitals and figures have their own. */
 const TOLD = 512;
 
@@ -42,6 +44,9 @@ export const VARIANT_OF: ReadonlyMap<string, string> = new Map(
 );
 const FOREIGN_ENDS = new Set(
   [...wordList("italics/foreign")].map((phrase) => phrase.slice(phrase.lastIndexOf(" ") + 1)),
+);
+const SHORT_FORMS = new Set(
+  [...wordList("points/shortened")].map((form) => form.replaceAll(".", "").toLowerCase()),
 );
 const FULL_FORMS = new Set("not is are am have cannot".split(" "));
 /** Words taken over with their accents that are met without them too; without them here. */
@@ -83,6 +88,7 @@ function signsOfWord(word: Word, language: Language): number {
     signs |= ACCENTED;
   }
   if (FOREIGN_ENDS.has(form)) signs |= FOREIGN;
+  if (SHORT_FORMS.has(form.includes(".") ? form.replaceAll(".", "") : form)) signs |= SHORTENED;
   if (/^\p{Ll}+$/u.test(form)) {
     signs |= LETTERS;
     if (ONLY_PREFIXES.has(form)) signs |= ALONE;
@@ -117,9 +123,24 @@ function mayBeClosed(form: string, traits: number, language: Language): boolean 
   if (form.length < SHORTEST_CLOSED) return false;
   if (traits === 0) return lexicon.varietiesInText(form) === 0;
   if (compounds.has(words.noun(form))) return true;
+  if (isOfTwoWords(form, language)) return true;
   // "setup", "login": a verb and its particle in one piece.
   return PARTICLE_ENDINGS.some(
     (particle) =>
       form.endsWith(particle) && lexicon.varieties(form.slice(0, -particle.length)) !== 0,
   );
+}
+
+/** Letters of a part, and how common it is, by log2 of its count in 50 million words. */
+const SHORTEST_PART = 3;
+const COMMON_PART = 7;
+
+/** Two common words in one piece: "policymaker". Many are so by chance; only their own open form tells. */
+function isOfTwoWords(form: string, { lexicon }: Language): boolean {
+  const isCommon = (part: string) =>
+    lexicon.varieties(part) !== 0 && lexicon.frequency(part) >= COMMON_PART;
+  for (let cut = SHORTEST_PART; cut <= form.length - SHORTEST_PART; cut++) {
+    if (isCommon(form.slice(0, cut)) && isCommon(form.slice(cut))) return true;
+  }
+  return false;
 }

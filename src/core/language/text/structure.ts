@@ -57,7 +57,8 @@ const INLINE_CODE = new RegExp(
   [
     "``[^`]{1,200}``|`[^`\\n]{1,200}`", // between grave accents
     "(?<![\\p{L}\\p{N}-])--?[a-z][\\w-]{0,60}(?:=\\S{1,80})?", // options of a command
-    "[$%@][\\w{](?:[\\w{}./-]{0,60}[\\w}])?%?", // variables, handles, packages with a scope
+    // Variables, handles, packages with a scope; "$5m" is a sum.
+    "(?!\\$\\d[\\d.,]*(?:[mkbMKB]|bn|tn)?(?!\\w))[$%@][\\w{](?:[\\w{}./-]{0,60}[\\w}])?%?",
     "</?[a-z!][^<>]{0,200}>|&#?\\w{1,12};", // markup and entities
     "\\b[A-Z]<[^<>]{0,200}>{1,3}", // codes of plain old documentation
     `${"(?<![\\w.:])[\\p{L}_][\\w.:]{0,60}\\((?!e?s\\))"}[\\w,.&*'"-]{0,60}\\)`, // calls

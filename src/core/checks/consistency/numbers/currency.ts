@@ -2,7 +2,7 @@ import { type FormFact, formCheck } from "../form-check.ts";
 import { matchesIn } from "../places.ts";
 import { DIGITS } from "../text-signs.ts";
 import { currencyForm as card } from "./cards.ts";
-import { NUMBER } from "./digits.ts";
+import { figuresValue, NUMBER } from "./digits.ts";
 
 /** Currencies with their sign, code (ISO 4217) and name. */
 const CURRENCIES = [
@@ -10,6 +10,9 @@ const CURRENCIES = [
   { sign: "$", code: "USD", names: "(?:US )?dollars?" },
   { sign: "€", code: "EUR", names: "euros?" },
   { sign: "¥", code: "JPY", names: "yen" },
+  { sign: "₹", code: "INR", names: "rupees?" },
+  { sign: "Fr", code: "CHF", names: "(?:Swiss )?francs?" },
+  { sign: "kr", code: "SEK", names: "kron(?:a|or)" },
 ] as const;
 
 const AMOUNT = String.raw`(?<amount>${NUMBER})(?<size>[ \u00a0]?(?:m|M|k|K|bn|million|billion|thousand)\b)?`;
@@ -47,6 +50,12 @@ export const currencyForm = formCheck<SumFact>({
             : `${before.trim()}${/\p{L}$/u.test(before.trim()) || before !== before.trim() ? " " : ""}5`;
         const rest = { amount, size };
         facts.push({ from, to, key: code, form, ...rest, ...(kept ? { kept } : {}) });
+        const add = (key: string, shape: string) =>
+          facts.push({ from, to, key, form: shape, ...rest, ...(kept ? { kept } : {}) });
+        if (size === "" && /^\d+(?:\.00)?$/.test(amount.replace(/[,\s\u00a0]/g, ""))) {
+          if (figuresValue(amount) < 1000) add("whole sums", amount.endsWith(".00") ? "5.00" : "5");
+        }
+        if (size === "" && /(?:[,\s\u00a0]?000){2}$/.test(amount)) add("millions", "5,000,000");
         if (/^[ \u00a0]?(?:m|M|million)$/.test(size)) {
           const shape =
             size.trim() === "million"
@@ -54,14 +63,7 @@ export const currencyForm = formCheck<SumFact>({
               : size === size.trim()
                 ? `5${size}`
                 : `5 ${size.trim()}`;
-          facts.push({
-            from,
-            to,
-            key: "millions",
-            form: shape,
-            ...rest,
-            ...(kept ? { kept } : {}),
-          });
+          add("millions", shape);
         }
       }
     }
@@ -70,8 +72,19 @@ export const currencyForm = formCheck<SumFact>({
   reads: ["paragraph", "item", "note"],
   write({ from, to, amount, size }, form, text) {
     const written = text.slice(from, to);
-    if (/^5 ?(?:m|M|million)$/.test(form))
+    if (form === "5.00") return written.replace(/(\d)(?!.*\d)/, "$1.00");
+    if (form === "5") return written.replace(/\.00(?!\d)/, "");
+    if (/^5 ?(?:m|M|million)$/.test(form)) {
+      if (/000$/.test(amount)) {
+        const millions = figuresValue(amount) / 1e6;
+        return written.replace(amount, `${millions}${form.slice(1)}`);
+      }
       return written.replace(/[ \u00a0]?(?:m|M|million)\b/, form.slice(1));
+    }
+    if (form === "5,000,000") {
+      const whole = Math.round(figuresValue(amount) * 1e6).toLocaleString("en-GB");
+      return written.replace(amount + size, whole);
+    }
     const whole = `${amount}${size}`;
     if (form.endsWith("5")) return `${form.slice(0, -1)}${whole}`;
     return `${whole}${form.slice(1)}`;

@@ -1,5 +1,7 @@
+import type { Syntax } from "../../../language/phrases/syntax.ts";
+import { TAG } from "../../../language/tags/tag-sets.ts";
 import { type FormFact, formCheck } from "../form-check.ts";
-import { matchesIn } from "../places.ts";
+import { matchesIn, unitAt } from "../places.ts";
 import { CAPITALS, DIGITS } from "../text-signs.ts";
 import { abbreviationPlural as card } from "./cards.ts";
 
@@ -14,6 +16,7 @@ export const abbreviationPlural = formCheck<FormFact>({
   matter: "abbreviations",
   needs: CAPITALS | DIGITS,
   examine(block) {
+    const syntax = block.syntax();
     const facts: FormFact[] = [];
     for (const { match, from, to, kept } of matchesIn(block, PLURAL)) {
       const apostrophe = match[1] !== "";
@@ -24,7 +27,10 @@ export const abbreviationPlural = formCheck<FormFact>({
       // "the UK's ports" owns; "two CD's were" does not.
       const owns =
         apostrophe &&
-        (!plural || (OWNS.test(block.text.slice(to, to + 16)) && !isDecade(match[0])));
+        (!plural ||
+          (OWNS.test(block.text.slice(to, to + 16)) &&
+            !isVerbAt(syntax, to + 1) &&
+            !isDecade(match[0])));
       if (owns) continue;
       const key = isDecade(match[0]) ? "decades" : "abbreviations";
       const form = apostrophe
@@ -50,4 +56,11 @@ export const abbreviationPlural = formCheck<FormFact>({
 
 function isDecade(written: string): boolean {
   return /^\d/.test(written);
+}
+
+/** "Some MP's stayed": what does something is many, not the owner of it. */
+function isVerbAt(syntax: Syntax | null, from: number): boolean {
+  const at = syntax ? unitAt(syntax, from) : -1;
+  const tag = syntax?.tags[at] ?? -1;
+  return tag === TAG.VBD || tag === TAG.VBN || tag === TAG.VBP || tag === TAG.MD;
 }

@@ -1,6 +1,8 @@
 import { wordList } from "../../../language/words/word-lists.ts";
 import { type FormFact, formCheck } from "../form-check.ts";
 import { matchesIn } from "../places.ts";
+import { CAPITALS, textSigns } from "../text-signs.ts";
+import { SHORTENED, signsOf } from "../word-signs.ts";
 import { abbreviationPoints as card } from "./cards.ts";
 
 /** Abbreviations in small letters or with one capital that are met with points and without. */
@@ -17,8 +19,14 @@ const ABBREVIATION = new RegExp(
 export const abbreviationPoints = formCheck<FormFact>({
   ...card,
   matter: "abbreviations",
-  examine(block) {
+  examine(block, language) {
     const facts: FormFact[] = [];
+    const syntax = block.syntax();
+    const isShort = (sign: number) => (sign & SHORTENED) !== 0;
+    const asks =
+      (textSigns(block) & CAPITALS) !== 0 ||
+      (syntax !== null && signsOf(block, syntax, language).some(isShort));
+    if (!asks) return facts;
     for (const { match, from, to, kept } of matchesIn(block, ABBREVIATION)) {
       const written = match[0];
       const letters = written.replace(/[.\s\u00a0]/g, "");
