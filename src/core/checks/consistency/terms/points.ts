@@ -6,12 +6,12 @@ import { SHORTENED, signsOf } from "../word-signs.ts";
 import { abbreviationPoints as card } from "./cards.ts";
 
 /** Abbreviations in small letters or with one capital that are met with points and without. */
-const SHORTENED = wordList("points/shortened");
+const LISTED = wordList("points/shortened");
 const INITIALS = String.raw`(?:\p{Lu}\.[ \u00a0]?){1,4}\p{Lu}\.`;
-const CAPITALS = String.raw`\p{Lu}{2,5}`;
-const SHORT = [...SHORTENED].map((one) => one.replaceAll(".", String.raw`\.?`)).join("|");
+const TOGETHER = String.raw`\p{Lu}{2,5}`;
+const SHORT = [...LISTED].map((one) => one.replaceAll(".", String.raw`\.?`)).join("|");
 const ABBREVIATION = new RegExp(
-  String.raw`(?<![\p{L}\p{N}.@/-])(?:${INITIALS}|${CAPITALS}|(?:${SHORT})(?:\.(?!\p{L}))?)(?![\p{L}\p{N}@/-])`,
+  String.raw`(?<![\p{L}\p{N}.@/-])(?:${INITIALS}|${TOGETHER}|(?:${SHORT})(?:\.(?!\p{L}))?)(?![\p{L}\p{N}@/-])`,
   "gu",
 );
 
