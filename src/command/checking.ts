@@ -90,7 +90,8 @@ export interface Checked {
   marks: PrintedMark[];
   /** Where the consistency pass is asked for. */
   groups?: PrintedGroup[];
-  quantities?: PlacedQuantity[];
+  /** Worked out when asked for. */
+  quantities?: () => PlacedQuantity[];
 }
 
 /** Runs the passes asked for over a text. */
@@ -108,7 +109,7 @@ export function checkText(
     .map((mark) => printed(engine, mark));
   const { words } = engine.counts();
   if (!options.passes.includes("consistency")) return { words, marks };
-  const quantities = quantitiesOfDocument(engine.gathering());
+  const quantities = () => quantitiesOfDocument(engine.gathering());
   return { words, marks, groups: printedGroups(engine), quantities };
 }
 

@@ -49,7 +49,7 @@ export async function runLines(args: readonly string[]): Promise<number> {
     });
     if (
       !process.stdout.write(
-        `${JSON.stringify({ id, ...found, ...(quantities ? { quantities: quantities.map(printedQuantity) } : {}) })}\n`,
+        `${JSON.stringify({ id, ...found, ...(quantities ? { quantities: quantities().map(printedQuantity) } : {}) })}\n`,
       )
     ) {
       await new Promise((resolve) => process.stdout.once("drain", resolve));

@@ -1,10 +1,8 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
-import {
-  headingNumberOf,
-  requirementOf,
-} from "../../src/core/checks/consistency/numbering/labels.ts";
+import { headingNumberOf } from "../../src/core/checks/consistency/numbering/labels.ts";
 import { breaksIn } from "../../src/core/checks/consistency/numbering/sequence.ts";
+import { requirementOf } from "../../src/core/manuscript/requirements.ts";
 
 const series = (...numbers: number[]) => ({
   numbers: numbers.map((number, at) => ({ at, number, label: String(number), section: 0 })),

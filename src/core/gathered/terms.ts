@@ -4,6 +4,7 @@ import type { Syntax } from "../language/phrases/syntax.ts";
 import { TAG, TAG_SETS } from "../language/tags/tag-sets.ts";
 import type { Range } from "../manuscript/model.ts";
 import type { Gathering } from "./gathering.ts";
+import { pairKey } from "./term-pairs.ts";
 
 /**
  * Noun terms of a document, gathered into families of terms that may be one thing. Two terms are near by
@@ -74,11 +75,6 @@ export function gatherTerms(source: Gathering, apart: ReadonlySet<string>): Gath
     ({ one, other, weight }) => weight >= LEAST && !apart.has(pairKey(one, other)),
   );
   return { terms: terms.map(plain), families: familiesOf(terms, evidence) };
-}
-
-/** By what two terms are remembered as different, in whichever order. */
-export function pairKey(one: string, other: string): string {
-  return one < other ? `${one}|${other}` : `${other}|${one}`;
 }
 
 function plain({ term, places }: Gathered): Term {

@@ -1,13 +1,14 @@
 import type { Block } from "../../core/manuscript/model.ts";
+import { requirementOf } from "../../core/manuscript/requirements.ts";
 
-/** The id of a requirement, which names its place better than its section does. */
-const REQUIREMENT =
-  /^\[?(?<id>[A-Z][A-Z0-9]{0,7}(?:[-_][A-Z][A-Z0-9]{0,7}){0,3}[-_]\d{1,5}(?:\.\d{1,3})?)\]?(?=[:.)]?\s)/;
+/** Characters in which an id and what follows it lie. */
+const LONGEST_ID = 60;
 
 /** What a place in a list is called: its requirement, its note, its cell, or the title of its section. */
 export function placeName(block: Block | undefined, titles: readonly string[], text = ""): string {
   if (!block) return "";
-  const id = REQUIREMENT.exec(text.slice(block.from, block.from + 40))?.groups?.id;
+  // The id of a requirement names its place better than its section does.
+  const id = requirementOf(text.slice(block.from, block.from + LONGEST_ID))?.id;
   if (id) return id;
   if (block.kind === "note") return block.marker ? `Note ${block.marker}` : "Notes";
   if (block.cell) return `${block.cell.sheet}, ${block.cell.address}`;

@@ -1,4 +1,4 @@
-import type { AnalysedBlock } from "../../language/analysis.ts";
+import { oncePerBlock } from "../../language/per-block.ts";
 
 /** What characters a block has, told once: most checks of marks and numbers look for one of a few. */
 
@@ -15,12 +15,7 @@ export const CAPITALS = 64;
 /** A capital by itself: "Appendix B". */
 export const LONE_CAPITAL = 128;
 
-const known = new WeakMap<AnalysedBlock, number>();
-
-export function textSigns(block: AnalysedBlock): number {
-  const found = known.get(block);
-  if (found !== undefined) return found;
-  const { text } = block;
+export const textSigns = oncePerBlock(({ text }): number => {
   let signs = 0;
   let before = 0;
   for (let at = 0; at < text.length; at++) {
@@ -28,9 +23,8 @@ export function textSigns(block: AnalysedBlock): number {
     signs |= signOf(code, before, text, at);
     before = code;
   }
-  known.set(block, signs);
   return signs;
-}
+});
 
 function signOf(code: number, before: number, text: string, at: number): number {
   if (code >= 97 && code <= 122) return 0;

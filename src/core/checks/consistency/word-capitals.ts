@@ -1,4 +1,4 @@
-import type { AnalysedBlock } from "../../language/analysis.ts";
+import { oncePerBlock } from "../../language/per-block.ts";
 
 /** A word with capitals, and how many: 1 for the first letter alone, 2 for others. */
 export interface Capitalised {
@@ -7,28 +7,26 @@ export interface Capitalised {
   capitals: 1 | 2;
 }
 
-const known = new WeakMap<AnalysedBlock, Capitalised[]>();
-
-/** The words of a block that have capitals, told once for all checks that ask. */
-export function capitalsOf(block: AnalysedBlock): Capitalised[] {
-  const found = known.get(block);
-  if (found) return found;
+/** The words of a block that have capitals. */
+export const capitalsOf = oncePerBlock((block): Capitalised[] => {
   const words: Capitalised[] = [];
   for (const { kind, from, to } of block.tokens) {
-    if (kind !== "word" && kind !== "identifier") continue;
+    if (kind !== "word") continue;
     const capitals = capitalsIn(block.text, from, to);
-    if (capitals > 0 && kind === "word") words.push({ from, to, capitals: capitals > 1 ? 2 : 1 });
+    if (capitals > 0) words.push({ from, to, capitals: capitals > 1 ? 2 : 1 });
   }
-  known.set(block, words);
   return words;
+});
+
+/** Whether a UTF-16 unit is a capital letter. */
+export function isCapital(code: number): boolean {
+  return code < 128 ? code >= 65 && code <= 90 : /\p{Lu}/u.test(String.fromCharCode(code));
 }
 
 function capitalsIn(text: string, from: number, to: number): number {
   let found = 0;
   for (let at = from; at < to; at++) {
-    const code = text.charCodeAt(at);
-    const isCapital = code < 128 ? code >= 65 && code <= 90 : /\p{Lu}/u.test(text.charAt(at));
-    if (!isCapital) continue;
+    if (!isCapital(text.charCodeAt(at))) continue;
     if (at > from) return 2;
     found = 1;
   }

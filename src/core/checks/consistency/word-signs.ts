@@ -1,4 +1,5 @@
-import type { AnalysedBlock, Language } from "../../language/analysis.ts";
+import type { Language } from "../../language/analysis.ts";
+import { oncePerBlock } from "../../language/per-block.ts";
 import type { Syntax } from "../../language/phrases/syntax.ts";
 import { valueOfOrdinal, valueOfWords } from "../../language/words/number-words.ts";
 import { wordList } from "../../language/words/word-lists.ts";
@@ -61,20 +62,18 @@ const E_WORDS = new Set("mail mails mailed mailing book books commerce learning"
 const PARTICLE_ENDINGS = ["up", "down", "in", "out", "off", "over", "back"];
 
 const ofWords = new WeakMap<Word, number>();
-const ofBlocks = new WeakMap<AnalysedBlock, Uint16Array>();
 
 /** The signs of a block's words, by their units. */
-export function signsOf(block: AnalysedBlock, { words }: Syntax, language: Language): Uint16Array {
-  const known = ofBlocks.get(block);
-  if (known) return known;
-  const signs = new Uint16Array(words.length);
-  for (let at = 0; at < words.length; at++) {
-    const word = words[at];
-    if (word) signs[at] = signsOfWord(word, language);
-  }
-  ofBlocks.set(block, signs);
-  return signs;
-}
+export const signsOf = oncePerBlock(
+  (_block, { words }: Syntax, language: Language): Uint16Array => {
+    const signs = new Uint16Array(words.length);
+    for (let at = 0; at < words.length; at++) {
+      const word = words[at];
+      if (word) signs[at] = signsOfWord(word, language);
+    }
+    return signs;
+  },
+);
 
 function signsOfWord(word: Word, language: Language): number {
   const known = ofWords.get(word);

@@ -1,4 +1,5 @@
 import type { AnalysedBlock, Language } from "../../language/analysis.ts";
+import { oncePerBlock } from "../../language/per-block.ts";
 import { CODE, QUOTED } from "../../language/phrases/syntax.ts";
 import { TAG, TAG_SETS } from "../../language/tags/tag-sets.ts";
 import type { Counting, Fact } from "../check.ts";
@@ -15,16 +16,9 @@ export interface ContentWord extends Fact {
 }
 
 /** Verbs, nouns, adjectives and adverbs that say something of the matter; not the commonest ones. */
-export function contentWords(block: AnalysedBlock, language: Language): ContentWord[] {
-  const known = found.get(block);
-  if (known) return known;
-  const words = findContentWords(block, language);
-  found.set(block, words);
-  return words;
-}
-
-/** Two checks ask for the same. */
-const found = new WeakMap<AnalysedBlock, ContentWord[]>();
+export const contentWords = oncePerBlock((block, language: Language): ContentWord[] =>
+  findContentWords(block, language),
+);
 
 function findContentWords(block: AnalysedBlock, { words: table }: Language): ContentWord[] {
   const syntax = block.syntax();

@@ -1,6 +1,7 @@
 import type { Card } from "../../card.ts";
 import type { Check, Circumstances, Conclusion, Verdict } from "../../check.ts";
-import { type AbbreviationTally, byAbbreviation, placeOf } from "./counting.ts";
+import { placeOf } from "../text-order.ts";
+import { type AbbreviationTally, byAbbreviation } from "./counting.ts";
 import { type AbbreviationFact, abbreviationFacts } from "./facts.ts";
 
 /** What a check of abbreviations is made from. */

@@ -1,4 +1,5 @@
 import { type Counting, EACH_SECTION, EXPLAINED_IN } from "../../check.ts";
+import { indexAt, placeOf } from "../text-order.ts";
 import type { AbbreviationFact } from "./facts.ts";
 
 /** A place in the order of the text. */
@@ -21,14 +22,6 @@ export interface AbbreviationTally {
   entries: readonly Placed[];
   /** Phrases with its initials. */
   phrases: readonly Placed[];
-}
-
-/** More than a block has characters. */
-const BLOCK = 1e8;
-
-/** Where a fact of a block stands in the order of the text. */
-export function placeOf(block: number, { from }: Pick<AbbreviationFact, "from">): number {
-  return block * BLOCK + from;
 }
 
 /** Abbreviations by themselves; an abstract is a text of its own, and so is each section where that is chosen. */
@@ -60,7 +53,7 @@ export const byAbbreviation: Counting<AbbreviationFact, AbbreviationTally> = {
       tally[LISTS[sort]] = list;
     }
     const at = placeOf(block, fact);
-    const index = indexOf(list, at);
+    const index = indexAt(list, at);
     if (by > 0) list.splice(index, 0, { at, expansion, compared, inNote, inLine });
     else if (list[index]?.at === at) list.splice(index, 1);
   },
@@ -74,15 +67,3 @@ const LISTS = {
   entry: "entries",
   phrase: "phrases",
 } as const;
-
-/** The first index at which a place is not before another one. */
-function indexOf(list: readonly Placed[], at: number): number {
-  let low = 0;
-  let high = list.length;
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if ((list[middle]?.at ?? 0) < at) low = middle + 1;
-    else high = middle;
-  }
-  return low;
-}

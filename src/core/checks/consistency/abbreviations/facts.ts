@@ -1,8 +1,10 @@
 import type { AnalysedBlock, Language } from "../../../language/analysis.ts";
+import { oncePerBlock } from "../../../language/per-block.ts";
 import type { Syntax } from "../../../language/phrases/syntax.ts";
 import type { Fact, Keeping } from "../../check.ts";
 import { keepingAt } from "../places.ts";
 import { CAPITALS, textSigns } from "../text-signs.ts";
+import { isCapital } from "../word-capitals.ts";
 import { initialsOf, isLongForm, isSmall, longFormBefore, stemOf } from "./definitions.ts";
 
 /** What a block shows of abbreviations: uses, definitions, entries of a list, and phrases that may be one's expansion. */
@@ -39,16 +41,10 @@ const LONGEST_PHRASE = 6;
 /** Of the words of a block, so many in capitals make it a line that is set in capitals. */
 const SHOUTED = 0.4;
 
-const known = new WeakMap<AnalysedBlock, AbbreviationFact[]>();
-
-/** The facts of a block, found once for all checks that ask for them. */
-export function abbreviationFacts(block: AnalysedBlock, language: Language): AbbreviationFact[] {
-  const found = known.get(block);
-  if (found) return found;
-  const facts = READ.has(block.kind) ? findFacts(block, language) : [];
-  known.set(block, facts);
-  return facts;
-}
+/** The facts of a block, the same for all checks of abbreviations. */
+export const abbreviationFacts = oncePerBlock((block, language: Language): AbbreviationFact[] =>
+  READ.has(block.kind) ? findFacts(block, language) : [],
+);
 
 function findFacts(block: AnalysedBlock, language: Language): AbbreviationFact[] {
   const syntax = block.syntax();
@@ -287,10 +283,6 @@ function* namesIn(
     if (!isPerson(expansion, language)) yield phraseOf(unit.from, to, expansion, language);
     first = last;
   }
-}
-
-function isCapital(code: number): boolean {
-  return code < 128 ? code >= 65 && code <= 90 : /\p{Lu}/u.test(String.fromCharCode(code));
 }
 
 /** A first name and a surname, of which none is a word. */

@@ -1,10 +1,11 @@
 import type { AnalysedBlock } from "../../../language/analysis.ts";
+import { requirementOf } from "../../../manuscript/requirements.ts";
 import type { Check, Fact } from "../../check.ts";
 import { keepingAt } from "../places.ts";
 import { DIGITS, LONE_CAPITAL, textSigns } from "../text-signs.ts";
 import { referenceNowhere as card } from "./cards.ts";
 import { captionNumber } from "./figure-gap.ts";
-import { headingNumberOf, kindCalled, REFERENCES, requirementOf } from "./labels.ts";
+import { headingNumberOf, kindCalled, REFERENCES } from "./labels.ts";
 
 interface ReferenceFact extends Fact {
   /** Things that are numbered alike: figures, sections, requirements of one prefix. */

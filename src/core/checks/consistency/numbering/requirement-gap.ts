@@ -1,5 +1,5 @@
+import { requirementOf } from "../../../manuscript/requirements.ts";
 import { requirementGap as card } from "./cards.ts";
-import { requirementOf } from "./labels.ts";
 import { sequenceCheck } from "./sequence.ts";
 
 const READ = new Set(["paragraph", "item", "heading", "cell"]);

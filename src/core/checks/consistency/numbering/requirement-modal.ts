@@ -1,6 +1,6 @@
+import { requirementOf } from "../../../manuscript/requirements.ts";
 import { type FormFact, formCheck } from "../form-check.ts";
 import { requirementModal as card } from "./cards.ts";
-import { requirementOf } from "./labels.ts";
 
 const MODAL = /(?<![\p{L}’'-])(?<modal>shall|must|will)(?= (?!not be (?:read|taken))\p{L})/gu;
 

@@ -1,7 +1,7 @@
 import { wordList } from "../../../language/words/word-lists.ts";
+import { requirementOf } from "../../../manuscript/requirements.ts";
 import type { Check, MarkFact } from "../../check.ts";
 import { requirementWording as card } from "./cards.ts";
-import { requirementOf } from "./labels.ts";
 
 /** Words no test can decide, after ISO/IEC/IEEE 29148:2018, 5.2.7. */
 const VAGUE = [...wordList("requirement-wording/unverifiable")].sort(

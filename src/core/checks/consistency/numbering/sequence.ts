@@ -2,6 +2,7 @@ import type { AnalysedBlock } from "../../../language/analysis.ts";
 import type { Block } from "../../../manuscript/model.ts";
 import type { Card } from "../../card.ts";
 import type { Check, Conclusion, Counting, Fact, Verdict } from "../../check.ts";
+import { indexAt, placeOf } from "../text-order.ts";
 
 /** Things that are numbered in the order of the text: what is left out, repeated, or comes too early. */
 
@@ -25,13 +26,6 @@ export interface Series {
   numbers: Numbered[];
 }
 
-/** More than a block has characters. */
-const BLOCK = 1e8;
-
-function placeOf(block: number, { from }: Fact): number {
-  return block * BLOCK + from;
-}
-
 /** Counts numbered things by their series. */
 export function bySeries<F extends NumberedFact>(
   seriesOf: (fact: F, block: Block) => string | null = ({ series }) => series,
@@ -43,8 +37,7 @@ export function bySeries<F extends NumberedFact>(
     start: () => ({ numbers: [] }),
     count({ numbers }, fact, _key, by, index, block) {
       const at = placeOf(index, fact);
-      const place = numbers.findIndex((one) => one.at >= at);
-      const known = place < 0 ? numbers.length : place;
+      const known = indexAt(numbers, at);
       if (by < 0) {
         if (numbers[known]?.at === at) numbers.splice(known, 1);
         return;

@@ -1,4 +1,5 @@
 import type { AnalysedBlock } from "../../../language/analysis.ts";
+import { oncePerBlock } from "../../../language/per-block.ts";
 import { type Quantity, quantitiesIn } from "../../../language/quantities/quantities.ts";
 import { TAG } from "../../../language/tags/tag-sets.ts";
 import type { Card } from "../../card.ts";
@@ -7,16 +8,10 @@ import { keepingAt } from "../places.ts";
 import { DIGITS, textSigns } from "../text-signs.ts";
 
 const READ = new Set(["paragraph", "item", "note", "cell", "caption"]);
-const known = new WeakMap<AnalysedBlock, Quantity[]>();
-
-/** The quantities of a block, found once for all checks that ask for them. */
-export function quantitiesOf(block: AnalysedBlock): Quantity[] {
-  const found = known.get(block);
-  if (found) return found;
-  const quantities = READ.has(block.kind) && hasNumbers(block) ? quantitiesIn(block.text) : [];
-  known.set(block, quantities);
-  return quantities;
-}
+/** The quantities of a block. */
+export const quantitiesOf = oncePerBlock((block): Quantity[] =>
+  READ.has(block.kind) && hasNumbers(block) ? quantitiesIn(block.text) : [],
+);
 
 function hasNumbers(block: AnalysedBlock): boolean {
   const { text, tags } = block;

@@ -3,6 +3,7 @@ import type { Syntax } from "../../../language/phrases/syntax.ts";
 import { TAG, tagSet } from "../../../language/tags/tag-sets.ts";
 import { type FormFact, formCheck } from "../form-check.ts";
 import { placed } from "../places.ts";
+import { isCapital } from "../word-capitals.ts";
 import { CLOSED, HYPHENED, LETTERS, signsOf } from "../word-signs.ts";
 import { compound as card } from "./cards.ts";
 import { PREFIXES } from "./prefixes.ts";
@@ -166,6 +167,5 @@ function isLetters(form: string): boolean {
 }
 
 function isName(text: string, at: number): boolean {
-  const code = text.charCodeAt(at);
-  return code < 128 ? code >= 65 && code <= 90 : /\p{Lu}/u.test(text.charAt(at));
+  return isCapital(text.charCodeAt(at));
 }

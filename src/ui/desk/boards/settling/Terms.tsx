@@ -1,4 +1,5 @@
 import { type ReactNode, useMemo, useState } from "react";
+import { pairKey } from "../../../../core/gathered/term-pairs.ts";
 import type { Family, Term } from "../../../../core/gathered/terms.ts";
 import { count, figure } from "../../../parts/words.ts";
 import type { BoardProps } from "../board.ts";
@@ -52,9 +53,7 @@ export function Terms({ views, onNextView, ...board }: TermsProps) {
   };
   const part = () => {
     if (!here || here.evidence.length === 0 || reports.reading) return;
-    deciding.partTerms(
-      here.evidence.map(({ one, other }) => (one < other ? `${one}|${other}` : `${other}|${one}`)),
-    );
+    deciding.partTerms(here.evidence.map(({ one, other }) => pairKey(one, other)));
   };
   const see = (one: { from: number; to: number } | undefined = places[place]) =>
     one && deciding.goToRange(one, "consistency");
