@@ -6,6 +6,7 @@ import { benchDesk } from "./desk.ts";
 import { benchFalseAlarms } from "./false-alarms.ts";
 import { benchGrammar, benchPairs } from "./grammar.ts";
 import { benchHostile } from "./hostile.ts";
+import { benchHouse } from "./house/house.ts";
 import { benchKills } from "./kills.ts";
 import { benchLanguage } from "./language.ts";
 import { benchLongParagraphs } from "./long-paragraphs.ts";
@@ -15,7 +16,7 @@ import { benchQuality } from "./quality.ts";
 import { benchReal } from "./real/real.ts";
 import { benchSameMarks } from "./same-marks.ts";
 
-/** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, grammar, pairs, paragraphs, hostile, real, same, consistency, desk, browser, kills, chance. */
+/** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, grammar, pairs, paragraphs, hostile, real, same, consistency, house, desk, browser, kills, chance. */
 const parts: Record<string, () => unknown> = {
   core: benchCore,
   pipeline: benchPipeline,
@@ -32,6 +33,7 @@ const parts: Record<string, () => unknown> = {
   real: benchReal,
   same: benchSameMarks,
   consistency: benchConsistency,
+  house: benchHouse,
   desk: benchDesk,
   browser: benchBrowser,
   kills: benchKills,

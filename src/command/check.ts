@@ -1,3 +1,5 @@
+import { readFileSync } from "node:fs";
+import { type HouseStyle, readHouseStyle } from "../core/house/style.ts";
 import { type Checked, checkText, loadLanguage } from "./checking.ts";
 import { openFile } from "./files.ts";
 import { CHECK_OPTIONS, checkOptions, parseOptions, UsageError } from "./options.ts";
@@ -6,12 +8,14 @@ import { CHECK_OPTIONS, checkOptions, parseOptions, UsageError } from "./options
 export async function runCheck(args: readonly string[]): Promise<number> {
   const { values, positionals } = parseOptions(args, {
     ...CHECK_OPTIONS,
+    house: { type: "string" },
     json: { type: "boolean" },
     fail: { type: "boolean" },
   });
   const options = checkOptions(values);
   if (positionals.length === 0) throw new UsageError("Name a file to check.");
   const language = loadLanguage();
+  const houses = values.house === undefined ? [] : readHouses(values.house);
   let unreadable = false;
   let fixes = 0;
   for (const file of positionals) {
@@ -23,7 +27,12 @@ export async function runCheck(args: readonly string[]): Promise<number> {
     const { manuscript } = opened;
     const variety = options.variety ?? manuscript.variety;
     const kind = options.kind ?? manuscript.kind;
-    const checked = checkText(manuscript, language, { variety, kind, passes: options.passes });
+    const checked = checkText(manuscript, language, {
+      variety,
+      kind,
+      passes: options.passes,
+      houses,
+    });
     fixes += checked.marks.filter(({ weight }) => weight === "fix").length;
     const { text } = manuscript;
     const { words, quantities: _quantities, ...found } = checked;
@@ -34,6 +43,18 @@ export async function runCheck(args: readonly string[]): Promise<number> {
   }
   if (unreadable) return 2;
   return values.fail && fixes > 0 ? 1 : 0;
+}
+
+/** The house styles named, with commas between them. Throws UsageError for a file that is none. */
+function readHouses(names: string): HouseStyle[] {
+  return names.split(",").map((name) => {
+    try {
+      return readHouseStyle(JSON.parse(readFileSync(name.trim(), "utf8")));
+    } catch (error) {
+      const told = error instanceof RangeError ? error.message : "it can’t be read as JSON.";
+      throw new UsageError(`--house ${name.trim()}: ${told}`);
+    }
+  });
 }
 
 /** Characters shown on each side of a mark. */

@@ -6,6 +6,8 @@ import { matcherFor } from "../core/checks/patterns/all-patterns.ts";
 import { Engine } from "../core/engine/engine.ts";
 import type { CheckSettings, Mark } from "../core/engine/mark.ts";
 import { type PlacedQuantity, quantitiesOfDocument } from "../core/gathered/quantities.ts";
+import { knownWords, layeredAppetites, layeredSoundRules, rulesOf } from "../core/house/layers.ts";
+import type { HouseStyle } from "../core/house/style.ts";
 import {
   baseLanguage,
   fullLanguage,
@@ -98,9 +100,23 @@ export interface Checked {
 export function checkText(
   manuscript: Pick<Manuscript, "text" | "blocks" | "spans">,
   language: Language,
-  options: { variety: Variety; kind: Kind; passes: readonly Pass[] },
+  options: {
+    variety: Variety;
+    kind: Kind;
+    passes: readonly Pass[];
+    /** The house styles to read it under, the strongest first. */
+    houses?: readonly HouseStyle[];
+  },
 ): Checked {
-  const settings: CheckSettings = { ...options, appetites: {}, words: [] };
+  const { variety, kind, houses = [] } = options;
+  const settings: CheckSettings = {
+    variety,
+    kind,
+    appetites: layeredAppetites(houses, kind),
+    words: knownWords(houses, []),
+    soundRules: layeredSoundRules(houses),
+    rules: rulesOf(houses),
+  };
   const engine = new Engine(manuscript, language, settings);
   for (const _done of engine.examineAll(options.passes));
   const marks = engine

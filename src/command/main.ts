@@ -9,7 +9,7 @@ import { runWords } from "./words.ts";
 
 const USAGE = `Usage: dry-run COMMAND [OPTIONS] [FILE...]
 
-  check [--variety en-US|en-GB] [--kind KIND] [--passes spelling,grammar,wording,sentences,consistency] [--json] [--fail] FILE...
+  check [--variety en-US|en-GB] [--kind KIND] [--passes spelling,grammar,wording,sentences,consistency] [--house STYLE.json,...] [--json] [--fail] FILE...
       the marks of each file, for people or one JSON object a file
   lines [--variety V] [--kind K] [--passes P]
       JSON Lines in {id, text, variety?, kind?}, JSON Lines out {id, marks}, with groups and quantities

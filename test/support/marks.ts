@@ -1,10 +1,18 @@
 import { checkText } from "../../src/command/checking.ts";
 import { PASSES } from "../../src/core/checks/card.ts";
+import { CARDS } from "../../src/core/checks/cards.ts";
 import { readMd } from "../../src/core/formats/md/format.ts";
 import { readTxt } from "../../src/core/formats/txt/format.ts";
+import { newHouse } from "../../src/core/house/style.ts";
 import { linesManuscript } from "../../src/core/manuscript/lines.ts";
 import type { Manuscript } from "../../src/core/manuscript/model.ts";
 import { loadLanguage } from "./language.ts";
+
+/** The rules that examples of house rules are read under. */
+const HOUSE = {
+  ...newHouse("example", "Gannet Head Press"),
+  rules: CARDS.flatMap(({ houseRules = [] }) => houseRules),
+};
 
 /** The marks of all passes in a report in British spelling, one paragraph a line. */
 export function marksOf(text: string) {
@@ -19,6 +27,6 @@ export function marksOfExample(text: string) {
 }
 
 function marksIn(manuscript: Pick<Manuscript, "text" | "blocks" | "spans">) {
-  const options = { variety: "en-GB", kind: "report", passes: PASSES } as const;
+  const options = { variety: "en-GB", kind: "report", passes: PASSES, houses: [HOUSE] } as const;
   return checkText(manuscript, loadLanguage(), options).marks;
 }

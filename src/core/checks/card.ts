@@ -1,3 +1,5 @@
+import type { Rule } from "../house/rules.ts";
+
 /** One round of reading with one purpose, in working order. */
 export const PASSES = ["spelling", "grammar", "wording", "sentences", "consistency"] as const;
 export type Pass = (typeof PASSES)[number];
@@ -31,6 +33,8 @@ export interface Card {
   /** The published rule it rests on, or "common practice". */
   source: string;
   examples: Example[];
+  /** The house rules that its examples are read under. */
+  houseRules?: readonly Rule[];
   /** What it marks are words that can go on a word list. */
   takesWords?: boolean;
   /** At most this many marks a page (`readings/counts.ts`); the others are counted. */

@@ -11,6 +11,8 @@ export interface Choice {
   label: string;
   edits: Edit[];
   note?: string;
+  /** It is put in as a person wrote it, in whatever variety. */
+  asWritten?: true;
 }
 
 /** Something one block shows that a check may care about; offsets in the block's text. */
@@ -112,7 +114,7 @@ export interface Telling {
   /** A sentence with its figures. */
   note: string;
   variants?: readonly Variant[];
-  preferred?: { variant: string; by: Preference };
+  preferred?: { variant: string; by: Preference; house?: string };
   /** What it is about, for a group of forms. */
   matter?: Matter;
   /** Its forms stand beside each other on purpose. */
@@ -172,6 +174,13 @@ export const EACH_SECTION = "each";
 /** Nothing was chosen in this document. */
 export const NO_FORMS: Readonly<Record<string, string>> = {};
 
+/** What a house has of a group of forms. */
+export interface HouseForm {
+  form: string;
+  /** The house's name, as a mark says it. */
+  house: string;
+}
+
 /** What conclusions may hang on beside the facts. */
 export interface Circumstances {
   variety: Variety;
@@ -188,6 +197,16 @@ export interface Circumstances {
   reader: Bounds;
   /** What was chosen for this document, by group: a form, or "" where all stand on purpose. */
   forms: Readonly<Record<string, string>>;
+  /** What the houses that the document follows have, by group, where they have anything. */
+  houseForms: Readonly<Record<string, HouseForm>> | null;
+  /** Abbreviations that the houses explain for all their copy, and those that need no explanation. */
+  houseAbbreviations: ReadonlyMap<string, HouseAbbreviation>;
+}
+
+/** What a house says of an abbreviation. */
+export interface HouseAbbreviation {
+  full: string;
+  explained: boolean;
 }
 
 /**
@@ -205,6 +224,8 @@ export interface Check<F extends Fact = Fact> extends Card {
   sparesSpeech?: boolean;
   /** Reads code, columns, mail headers and other languages too, and tells what is left alone itself. */
   readsAll?: boolean;
+  /** Speaks for rules of the house (`house/rule-book.ts`) and finds nothing by itself. */
+  isHouse?: boolean;
   /** Finds nothing in a block where none of its patterns does. */
   needsMatches?: boolean;
   examine(block: AnalysedBlock, language: Language, matches: readonly Match[]): F[];

@@ -45,6 +45,7 @@ import { termCapitals } from "./consistency/terms/capitals.ts";
 import { compound } from "./consistency/terms/compound.ts";
 import { contractionHabit } from "./consistency/terms/contraction.ts";
 import { fixedCapitals } from "./consistency/terms/fixed-capitals.ts";
+import { houseForm } from "./consistency/terms/house-form.ts";
 import { italics } from "./consistency/terms/italics.ts";
 import { labelForm } from "./consistency/terms/label.ts";
 import { personName } from "./consistency/terms/name.ts";
@@ -144,6 +145,9 @@ import { closeRepetition } from "./wording/close-repetition.ts";
 import { doubleMeaning } from "./wording/double-meaning.ts";
 import { expletiveOpening } from "./wording/expletive-opening.ts";
 import { hedge } from "./wording/hedge.ts";
+import { housePattern } from "./wording/house-pattern.ts";
+import { houseTerm } from "./wording/house-term.ts";
+import { houseWording } from "./wording/house-wording.ts";
 import { intensifier } from "./wording/intensifier.ts";
 import { jargon } from "./wording/jargon.ts";
 import { lightVerb } from "./wording/light-verb.ts";
@@ -246,6 +250,9 @@ export const CHECKS = [
   paragraphStart,
   titleCapital,
   calendarCapital,
+  houseTerm,
+  houseWording,
+  housePattern,
   wordy,
   redundant,
   lightVerb,
@@ -270,6 +277,7 @@ export const CHECKS = [
   variantSpelling,
   accent,
   termCapitals,
+  houseForm,
   fixedCapitals,
   abbreviationPoints,
   abbreviationPlural,
@@ -320,7 +328,9 @@ export const CHECKS = [
   italics,
 ] as unknown as Check<Fact>[];
 
+const BY_ID = new Map(CHECKS.map((check) => [check.id, check]));
+
 /** A check by its id. */
 export function checkById(id: string): Check<Fact> | undefined {
-  return CHECKS.find((check) => check.id === id);
+  return BY_ID.get(id);
 }

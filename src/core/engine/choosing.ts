@@ -20,7 +20,9 @@ export function choicesOf(
   const known = (): Choice[] => {
     const fact = facts.find(({ from, to }) => from === mark.from && to === mark.to);
     return (fact?.choices ?? []).map((choice) =>
-      rewritten(choice, (one) => respell(one, variety, language.lexicon)),
+      choice.asWritten
+        ? choice
+        : rewritten(choice, (one) => respell(one, variety, language.lexicon)),
     );
   };
   const choices = check?.choose?.(text, mark, circumstances) ?? known();

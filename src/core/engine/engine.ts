@@ -6,6 +6,7 @@ import {
   type MarkFact,
   NO_FORMS,
 } from "../checks/check.ts";
+import type { RefusedRule } from "../checks/house/rule-book.ts";
 import { CHECKS } from "../checks/index.ts";
 import { appetiteFor } from "../checks/kinds.ts";
 import { leftAlone } from "../checks/leave.ts";
@@ -28,8 +29,18 @@ import { EngineGathering } from "./engine-gathering.ts";
 import { type Examined, NOT_EXAMINED } from "./examined.ts";
 import { Examiner } from "./examiner.ts";
 import { Findings } from "./findings.ts";
-import type { CheckSettings, Group, GroupPlace, Mark, MarkChoice, Report, Tables } from "./mark.ts";
-import { errorsAmong, marksOf, sameMarks } from "./marks.ts";
+import type {
+  CheckSettings,
+  FormCounted,
+  Group,
+  GroupPlace,
+  Mark,
+  MarkChoice,
+  Report,
+  Tables,
+} from "./mark.ts";
+import { errorsAmong, marksOf, sameMarks, speakingIn } from "./marks.ts";
+import { haveSameRules, type OpenedHouse, openHouse } from "./opened-house.ts";
 import { Pages } from "./pages.ts";
 import { Tallies } from "./tallies.ts";
 
@@ -65,6 +76,8 @@ export class Engine {
   /** Whether the document writes straight apostrophes; null until it is asked for. */
   private straight: boolean | null = null;
   private lately = 0;
+  /** The house rules it follows. */
+  private house: OpenedHouse;
   /** Marks that are taken for errors, in all blocks. */
   private errors = 0;
   private doubts = false;
@@ -83,6 +96,7 @@ export class Engine {
     this.spans = spans;
     this.texts = blocks.map(({ from, to }) => manuscript.text.slice(from, to));
     this.words = lowerCase(settings.words);
+    this.house = this.open(language);
   }
 
   /**
@@ -106,6 +120,7 @@ export class Engine {
   learn(language: Language): void {
     this.language = language;
     this.examiner.learn(language);
+    this.house = this.open(language);
   }
 
   /** What is shown beside the marks. */
@@ -125,16 +140,12 @@ export class Engine {
 
   /** The blocks with what readings are made of, as the text stands. */
   readBlocks(): ReadBlock[] {
-    return this.blocks.map((block, index) => {
-      const { counts, figures } = this.examined[index] ?? NOT_EXAMINED;
-      return { block, text: this.texts[index] ?? "", counts, sentences: keptFigures(figures) };
-    });
+    return this.blocks.map((block, index) =>
+      readBlock(block, this.texts[index] ?? "", this.examined[index] ?? NOT_EXAMINED),
+    );
   }
 
-  /**
-   * The same of the text as it was before any edit. Blocks keep their number and order, and most their
-   * text, which has been examined already.
-   */
+  /** The same of the text before any edit; most of its blocks have been examined already. */
   readOriginal({
     text,
     blocks,
@@ -144,13 +155,7 @@ export class Engine {
     return blocks.map((block, index) => {
       const own = relative(byBlock.get(index) ?? [], block.from);
       const before = text.slice(block.from, block.to);
-      const examined = this.examiner.examine(block.kind, before, own);
-      return {
-        block,
-        text: before,
-        counts: examined.counts,
-        sentences: keptFigures(examined.figures),
-      };
+      return readBlock(block, before, this.examiner.examine(block.kind, before, own));
     });
   }
 
@@ -246,11 +251,19 @@ export class Engine {
 
   /** Changes what is checked; blocks need no second look. */
   configure(settings: CheckSettings): Report {
-    if (settings.words !== this.settings.words) {
+    const before = this.settings;
+    this.settings = settings;
+    if (settings.words !== before.words) {
       this.words = lowerCase(settings.words);
       this.vocabulary = null;
     }
-    this.settings = settings;
+    if (!haveSameRules(settings, before)) {
+      this.house = this.open(this.language);
+      const spansByBlock = groupedByBlock(this.spans, this.blocks);
+      for (const index of this.blocks.keys()) {
+        this.examined[index] = this.examine(index, spansByBlock.get(index) ?? []);
+      }
+    }
     return this.drawAnew();
   }
 
@@ -287,6 +300,16 @@ export class Engine {
     return findings?.placesOf(group.slice(at + 1), (block) => this.textOf(block), form) ?? [];
   }
 
+  /** How often each form of everything that has forms stands in the document. */
+  formCounts(): FormCounted[] {
+    return this.findings.flatMap((findings) => [...findings.formCounts()]);
+  }
+
+  /** House rules that can’t be followed. */
+  get refusedRules(): readonly RefusedRule[] {
+    return this.house.refused;
+  }
+
   private examine(index: number, spans: Span[]): Examined {
     const block = this.blocks[index];
     if (!block) return NOT_EXAMINED;
@@ -306,6 +329,7 @@ export class Engine {
       soundRules: soundRules ?? [],
       reader: readerOf(reader, kind),
       forms: forms && Object.keys(forms).length > 0 ? forms : NO_FORMS,
+      ...this.house.told,
     };
   }
 
@@ -372,7 +396,7 @@ export class Engine {
       for (const block of changed) stale.add(block);
     }
     const marks: Report["marks"] = new Map();
-    const speaking = all ? this.speakingIn() : null;
+    const speaking = all ? speakingIn(this.findings) : null;
     this.makeMarks(
       [...stale].sort((a, b) => a - b),
       speaking,
@@ -380,7 +404,7 @@ export class Engine {
     );
     if (!this.doubts && areDoubtsWorthIt(this.total.words, this.errors)) {
       this.doubts = true;
-      this.makeMarks([...this.blocks.keys()], speaking ?? this.speakingIn(), marks);
+      this.makeMarks([...this.blocks.keys()], speaking ?? speakingIn(this.findings), marks);
     }
     for (const index of reported) marks.set(index, this.marks[index] ?? NO_MARKS);
     const { document } = this;
@@ -442,19 +466,6 @@ export class Engine {
     return marksOf(block, findings, (check) => this.showsDoubts(check));
   }
 
-  /** By block, the findings that have something to say there. */
-  private speakingIn(): (Findings[] | undefined)[] {
-    const speaking: (Findings[] | undefined)[] = [];
-    for (const findings of this.findings) {
-      for (const block of findings.blocks()) {
-        const known = speaking[block];
-        if (known) known.push(findings);
-        else speaking[block] = [findings];
-      }
-    }
-    return speaking;
-  }
-
   private visitedSoFar(): number {
     return this.findings.reduce((sum, { visited }) => sum + visited, 0);
   }
@@ -470,10 +481,20 @@ export class Engine {
     return { ...(before?.counts === counts ? {} : { counts }), ...(same ? {} : { withheld }) };
   }
 
+  private open(language: Language): OpenedHouse {
+    const house = openHouse(this.settings, language);
+    this.examiner.follow(house.book);
+    return house;
+  }
+
   private spansOf(index: number): Span[] {
     const { from, to } = this.blockRange(index);
     return this.spans.filter((span) => span.from >= from && span.to <= to);
   }
+}
+
+function readBlock(block: Block, text: string, { counts, figures }: Examined): ReadBlock {
+  return { block, text, counts, sentences: keptFigures(figures) };
 }
 
 function lowerCase(words: readonly string[]): ReadonlySet<string> {

@@ -1,5 +1,6 @@
 import type { Pass } from "../checks/card.ts";
 import type { Fact, MarkFact } from "../checks/check.ts";
+import type { RuleBook } from "../checks/house/rule-book.ts";
 import type { AnalysedBlock } from "../language/analysis.ts";
 import {
   type KeptFigures,
@@ -20,11 +21,17 @@ export interface Examined {
   facts: Map<number, readonly Fact[]>;
   /** The passes that have read it. */
   read: Pass[];
+  /** The house rules that were looked for in it; null for none. */
+  book: RuleBook | null;
+  /** Stretches of code in it; null where it is no running text at all. */
+  code: readonly Range[] | null;
   counts: Counts;
   /** What is counted in its sentences; none before the sentences pass has read it. */
   figures: KeptFigures;
 }
 
+/** Most blocks hold no code. */
+export const NO_CODE: readonly Range[] = [];
 export const NO_FIGURES: KeptFigures = new Uint32Array(0);
 
 const NO_FACTS: Examined["facts"] = new Map();
@@ -34,6 +41,8 @@ export const NOT_EXAMINED: Examined = {
   analysed: null,
   facts: NO_FACTS,
   read: [],
+  book: null,
+  code: NO_CODE,
   counts: NO_COUNTS,
   figures: NO_FIGURES,
 };
@@ -67,6 +76,8 @@ export function joined(parts: readonly Examined[], windows: readonly Range[]): E
     analysed: null,
     facts,
     read: [...(parts[0]?.read ?? [])],
+    book: parts[0]?.book ?? null,
+    code: NO_CODE,
     figures: keepFigures(figures),
     counts: {
       ...counts,

@@ -1,5 +1,6 @@
 import { PASSES, type Pass } from "../checks/card.ts";
 import type { Check, Fact } from "../checks/check.ts";
+import type { RuleBook } from "../checks/house/rule-book.ts";
 import { CHECKS } from "../checks/index.ts";
 import { matchesOf } from "../checks/patterns/all-patterns.ts";
 import type { Match } from "../checks/patterns/matcher.ts";
@@ -13,7 +14,7 @@ import { inCode } from "../language/text/structure.ts";
 import { LONGEST_WHOLE, windowsOf } from "../language/text/windows.ts";
 import type { BlockKind, Span } from "../manuscript/model.ts";
 import { countBlock } from "../readings/counts.ts";
-import { clipped, type Examined, joined, NO_FIGURES } from "./examined.ts";
+import { clipped, type Examined, joined, NO_CODE, NO_FIGURES } from "./examined.ts";
 
 /** The checks of each pass with their order in CHECKS. */
 const CHECKS_OF = Object.fromEntries(
@@ -22,6 +23,11 @@ const CHECKS_OF = Object.fromEntries(
     CHECKS.flatMap((check, order) => (check.pass === pass ? [{ check, order }] : [])),
   ]),
 ) as Record<Pass, { check: Check; order: number }[]>;
+/** The checks that speak for house rules, with their order in CHECKS. */
+const HOUSE_ORDERS = CHECKS.flatMap(({ id, isHouse }, order) =>
+  isHouse ? [[id, order] as const] : [],
+);
+const NO_RULED: ReadonlyMap<string, readonly Fact[]> = new Map();
 const NO_MATCH: readonly Match[] = [];
 const NO_FACTS: readonly Fact[] = [];
 const NO_MATCHES: (readonly Match[] | undefined)[] = [];
@@ -36,6 +42,8 @@ export class Examiner {
   private readonly cache = new Map<string, Examined>();
   /** The language data are others than some block was analysed with. */
   private learned = false;
+  /** The house rules to look for; null for none. */
+  private book: RuleBook | null = null;
 
   constructor(private language: Language) {}
 
@@ -52,6 +60,11 @@ export class Examiner {
       // Whoever has drawn conclusions from the old facts still holds these.
       examined.facts = new Map(examined.facts);
     }
+  }
+
+  /** Has these house rules looked for in the place of those before; blocks are to be examined again. */
+  follow(book: RuleBook | null): void {
+    this.book = book;
   }
 
   /** Has blocks examined for some passes, beside those asked for before. */
@@ -103,11 +116,44 @@ export class Examiner {
     if (!examined) {
       const analysed = again();
       const counts = countBlock(analysed);
-      examined = { analysed, facts: new Map(), read: [], counts, figures: NO_FIGURES };
+      const { shape, code } = analysed.structure;
+      const own = shape === "text" ? (code.length === 0 ? NO_CODE : code) : null;
+      examined = {
+        analysed,
+        facts: new Map(),
+        read: [],
+        book: null,
+        code: own,
+        counts,
+        figures: NO_FIGURES,
+      };
       this.cache.set(key, examined);
     }
     this.readFor(examined, again);
+    if (examined.book !== this.book) this.readRules(examined, kind, text, again);
     return examined;
+  }
+
+  /** Looks for the house rules of today, in the place of those looked for before. */
+  private readRules(
+    examined: Examined,
+    kind: BlockKind,
+    text: string,
+    again: () => AnalysedBlock,
+  ): void {
+    const { book } = this;
+    const { code } = examined;
+    examined.book = book;
+    const had = HOUSE_ORDERS.some(([, order]) => examined.facts.has(order));
+    const found = book && code ? book.find({ kind, text, code, analysed: again }) : NO_RULED;
+    if (!had && found.size === 0) return;
+    // Whoever has drawn conclusions from the old facts still holds these.
+    examined.facts = new Map(examined.facts);
+    for (const [id, order] of HOUSE_ORDERS) {
+      const own = found.get(id);
+      if (own) examined.facts.set(order, own);
+      else examined.facts.delete(order);
+    }
   }
 
   /** A block with its words read by the language data of today. */
@@ -128,6 +174,7 @@ export class Examiner {
       const matches = patterned && !isNoText ? matchesOf(analysed, this.language) : NO_MATCHES;
       for (const pass of lacking) {
         for (const { check, order } of CHECKS_OF[pass]) {
+          if (check.isHouse) continue;
           const own = matches[order];
           const asked = (own || !check.needsMatches) && (check.readsAll || !isNoText);
           const found = asked

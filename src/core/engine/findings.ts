@@ -1,10 +1,11 @@
 import type { Appetite } from "../checks/card.ts";
 import type { Check, Circumstances, Conclusion, Fact, MarkFact } from "../checks/check.ts";
+import { FormTally } from "../checks/consistency/form-counts.ts";
 import { LEAVE_BITS } from "../checks/leave.ts";
 import type { Block } from "../manuscript/model.ts";
 import { Gathering } from "./gathering.ts";
 import { KeyedFacts } from "./keyed-facts.ts";
-import type { Group, GroupPlace } from "./mark.ts";
+import type { FormCounted, Group, GroupPlace } from "./mark.ts";
 import { PageRoom } from "./page-room.ts";
 import type { Tallies } from "./tallies.ts";
 
@@ -142,6 +143,19 @@ export class Findings {
         return [{ block, from, to, form: own, keeping, odd, isSafe, insert }];
       }),
     );
+  }
+
+  /** How often each form stands, key by key, settled or not. */
+  *formCounts(): Generator<FormCounted> {
+    const { check, keyed } = this;
+    if (!check.forms || !keyed) return;
+    for (const { key, tally } of keyed.tallied()) {
+      if (!(tally instanceof FormTally)) continue;
+      const counts = [...tally].flatMap(([form, { own }]) =>
+        own > 0 ? [{ form, count: own }] : [],
+      );
+      if (counts.length > 0) yield { group: `${check.id}:${key}`, forms: counts };
+    }
   }
 
   private factsOf(key: string, index: number): Fact[] {

@@ -135,6 +135,11 @@ export class KeyedFacts {
     }));
   }
 
+  /** Every key with its tally, whether anything is said of it or not. */
+  tallied(): Iterable<Tallied> {
+    return this.tallies.all();
+  }
+
   /** The blocks that have facts of a key, ascending. */
   blocksOf(key: string): readonly number[] {
     return this.tallies.of(key)?.blocks ?? [];

@@ -1,6 +1,7 @@
 import type { Appetite, Pass, Weight } from "../checks/card.ts";
 import type { Choice, Keeping, Telling } from "../checks/check.ts";
 import type { Leave } from "../checks/leave.ts";
+import type { HouseRule } from "../house/rules.ts";
 import type { SoundRule } from "../language/corrections/corrections.ts";
 import type { Kind, Variety } from "../manuscript/model.ts";
 import type { Counts } from "../readings/counts.ts";
@@ -49,6 +50,8 @@ export interface CheckSettings {
   reader?: string | null;
   /** What was chosen for this document, by group: a form, or "" where all its forms stand on purpose. */
   forms?: Readonly<Record<string, string>>;
+  /** The rules of the houses it follows, those of the first house first. */
+  rules?: readonly HouseRule[];
 }
 
 /** Marks of the blocks whose marks changed, by block number. */
@@ -58,6 +61,12 @@ export type MarkUpdate = Map<number, readonly Mark[]>;
 export interface Group extends Omit<Telling, "group"> {
   id: string;
   rule: string;
+}
+
+/** How often the forms of one thing stand where they are a choice; whether they are at odds or not. */
+export interface FormCounted {
+  group: string;
+  forms: { form: string; count: number }[];
 }
 
 /** A place of a group of forms; offsets in the text of its block. */

@@ -51,6 +51,19 @@ export function errorsAmong(marks: readonly Mark[]): number {
   );
 }
 
+/** By block, the findings that have something to say there. */
+export function speakingIn(all: readonly Findings[]): (Findings[] | undefined)[] {
+  const speaking: (Findings[] | undefined)[] = [];
+  for (const findings of all) {
+    for (const block of findings.blocks()) {
+      const known = speaking[block];
+      if (known) known.push(findings);
+      else speaking[block] = [findings];
+    }
+  }
+  return speaking;
+}
+
 function markOf(
   block: MarkedBlock,
   check: Check,

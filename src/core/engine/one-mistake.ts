@@ -1,4 +1,5 @@
 import type { Pass } from "../checks/card.ts";
+import { checkById } from "../checks/index.ts";
 import type { Mark } from "./mark.ts";
 
 /** Of what the longer of two marks covers, how much the other must cover to speak of the same mistake. */
@@ -45,16 +46,27 @@ export function oneForEach(marks: readonly Mark[], stays: (mark: Mark) => boolea
 
 function isSameMistake(one: Mark, other: Mark): boolean {
   if (one.rule === other.rule) return false;
+  if (isOfHouse(one) || isOfHouse(other)) return overlaps(one, other);
   if (APART.includes(one.pass) || APART.includes(other.pass)) return false;
   // "utilized" may be of another variety and too grand: two questions.
   const passes = [one.pass, other.pass];
   if (passes.includes("spelling") && passes.includes("wording")) return false;
+  return overlaps(one, other);
+}
+
+function overlaps(one: Mark, other: Mark): boolean {
   const longer = Math.max(one.to - one.from, other.to - other.from);
   if (longer === 0) return one.from === other.from;
   return Math.min(one.to, other.to) - Math.max(one.from, other.from) >= SAME_SHARE * longer;
 }
 
+/** A rule of the house is what the house has settled, above all that ships. */
+function isOfHouse({ rule }: Mark): boolean {
+  return checkById(rule)?.isHouse === true;
+}
+
 function isStronger(one: Mark, other: Mark): boolean {
+  if (isOfHouse(one) !== isOfHouse(other)) return isOfHouse(one);
   const by = STRENGTH[one.weight] - STRENGTH[other.weight];
   return by !== 0 ? by > 0 : FIRST.indexOf(one.pass) < FIRST.indexOf(other.pass);
 }

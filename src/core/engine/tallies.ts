@@ -50,6 +50,11 @@ export class Tallies {
     return this.entries.get(key);
   }
 
+  /** Every key, with what is known of it. */
+  all(): Iterable<Tallied> {
+    return this.entries.values();
+  }
+
   /** Puts a block's facts in the place of those it had. */
   replace(
     index: number,

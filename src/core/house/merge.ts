@@ -63,12 +63,14 @@ export function merge(style: HouseStyle, imported: Imported, list: string, now: 
   }
   return {
     style: {
+      ...style,
       words: [...words.values()],
       lists,
       replacements: [...replacements.values()],
       soundRules,
       appetites: { ...imported.style?.appetites, ...style.appetites },
       kinds: { ...imported.style?.kinds, ...style.kinds },
+      cleanup: { ...imported.style?.cleanup, ...style.cleanup },
     },
     added,
     known,

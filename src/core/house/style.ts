@@ -1,7 +1,16 @@
 import { z } from "zod";
 import { KINDS, type Kind } from "../manuscript/model.ts";
+import { type Rule, ruleSchema } from "./rules.ts";
 
-/** What a person or a house has settled for all documents: word lists, replacements, sound rules. */
+/**
+ * What a person or a house has settled: word lists, replacements, sound rules, rules of style. One is the
+ * person's own and holds for every document; of the others, each document names those it follows.
+ */
+
+/** The style that holds for every document. */
+export const OWN = "own";
+/** What files of this shape say of themselves; earlier ones say nothing. */
+export const STYLE_VERSION = 2;
 
 /** The two lists there always are. Lists of a subject carry ids of their own. */
 export const PERSONAL = "personal";
@@ -42,7 +51,20 @@ export const soundRuleSchema = z.object({
 
 const appetiteSchema = z.enum(["all", "sure", "off"]);
 
+export const citationsSchema = z.object({
+  /** The style of citations that the house wants. */
+  style: z.string().optional(),
+  /** Where it differs from that style, by the name of the point. */
+  overrides: z.record(z.string(), z.string()).default({}),
+});
+
 export const houseStyleSchema = z.object({
+  version: z.literal(STYLE_VERSION).default(STYLE_VERSION),
+  id: z
+    .string()
+    .regex(/^[\w-]{1,64}$/)
+    .default(OWN),
+  name: z.string().trim().max(80).default(""),
   words: z.array(listedWordSchema).default([]),
   lists: z.array(ownListSchema).default([]),
   replacements: z.array(replacementSchema).default([]),
@@ -51,25 +73,84 @@ export const houseStyleSchema = z.object({
   appetites: z.record(z.string(), appetiteSchema).default({}),
   /** The same for single kinds of copy. */
   kinds: z.partialRecord(z.enum(KINDS), z.record(z.string(), appetiteSchema)).default({}),
+  rules: z.array(ruleSchema).default([]),
+  /** Steps of the clean-up that are wanted, or not, against what is usual. */
+  cleanup: z.record(z.string(), z.boolean()).default({}),
+  citations: citationsSchema.default({ overrides: {} }),
 });
 export type HouseStyle = z.infer<typeof houseStyleSchema>;
 
 export const EMPTY_STYLE: HouseStyle = {
+  version: STYLE_VERSION,
+  id: OWN,
+  name: "",
   words: [],
   lists: [],
   replacements: [],
   soundRules: [],
   appetites: {},
   kinds: {},
+  rules: [],
+  cleanup: {},
+  citations: { overrides: {} },
 };
+
+/** A house with nothing in it yet. */
+export function newHouse(id: string, name: string): HouseStyle {
+  return { ...EMPTY_STYLE, id, name };
+}
+
+/** What a house is called where nobody has named it. */
+export function houseName({ id, name }: Pick<HouseStyle, "id" | "name">): string {
+  return name !== "" ? name : id === OWN ? "the house" : id;
+}
+
+/**
+ * Reads a house style in this shape or an earlier one. Throws RangeError with a sentence that names the
+ * first thing that can't be read.
+ */
+export function readHouseStyle(value: unknown): HouseStyle {
+  const version = versionOf(value);
+  if (version !== null && version > STYLE_VERSION) {
+    throw new RangeError("This house style was written by a later version of Dry Run.");
+  }
+  const parsed = houseStyleSchema.safeParse(
+    version !== null && version < STYLE_VERSION
+      ? { ...(value as object), version: STYLE_VERSION }
+      : value,
+  );
+  if (parsed.success) return parsed.data;
+  const [issue] = parsed.error.issues;
+  const where = issue?.path.join(".") ?? "";
+  throw new RangeError(
+    `This house style can’t be read${where ? ` at “${where}”` : ""}: ${issue?.message ?? "unknown shape"}.`,
+  );
+}
+
+function versionOf(value: unknown): number | null {
+  if (typeof value !== "object" || value === null || !("version" in value)) return null;
+  return typeof value.version === "number" ? value.version : null;
+}
 
 /**
  * A short text that differs between two styles under which documents have other marks: what is listed
  * and how much of each check is wanted, not the notes beside it.
  */
-export function styleStamp({ words, lists, appetites, kinds }: HouseStyle): string {
+export function styleStamp({ words, lists, appetites, kinds, rules }: HouseStyle): string {
   const listed = words.map(({ word, list }) => `${list}:${word}`).sort();
-  const text = JSON.stringify([listed, lists.map(({ id }) => id), appetites, kinds]);
+  const parts: unknown[] = [listed, lists.map(({ id }) => id), appetites, kinds];
+  if (rules.length > 0) parts.push(rules.map(withoutExamples));
+  return stampOf(parts);
+}
+
+/** What of a rule decides where it marks. */
+function withoutExamples({ examples: _examples, addedAt: _addedAt, ...rule }: Rule): object {
+  return rule;
+}
+
+/** A short text that differs between values that are written differently. */
+export function stampOf(value: unknown): string {
+  const text = JSON.stringify(value);
   let hash = 0x811c9dc5;
   for (let at = 0; at < text.length; at++) {
     hash = Math.imul(hash ^ text.charCodeAt(at), 0x01000193);

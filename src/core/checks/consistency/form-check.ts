@@ -94,7 +94,10 @@ export function formCheck<F extends FormFact>(parts: FormCheckParts<F>): Check<F
     },
     judge: (key, counts, _level, circumstances) =>
       // Most things are written one way.
-      counts.size === 1 && !isOddAlone && circumstances.forms === NO_FORMS
+      counts.size === 1 &&
+      !isOddAlone &&
+      circumstances.forms === NO_FORMS &&
+      circumstances.houseForms === null
         ? NOT_AT_ODDS
         : { verdict: verdictOf(`${card.id}:${key}`, key, counts, circumstances, judging) },
     find: (fact, verdict) =>
@@ -140,6 +143,12 @@ function verdictOf(
   if (chosen !== undefined) {
     return own.some((form) => form !== chosen) ? verdict(chosen, "document") : null;
   }
+  const { houseForms } = circumstances;
+  const ofHouse = houseForms?.[group] ?? houseForms?.[`${group.slice(0, group.indexOf(":"))}:*`];
+  if (ofHouse) {
+    const { form, house } = ofHouse;
+    return own.some((one) => one !== form) ? { ...verdict(form, "house"), house } : null;
+  }
   if (!(atOdds?.(key, counts, circumstances) ?? own.length > 1)) return null;
   const house = own.filter((form) => circumstances.words.has(form));
   if (house.length === 1) return verdict(house[0] ?? "", "house");
@@ -176,9 +185,9 @@ function leadersOf(counts: FormCounts, own: readonly string[]): [string, string]
   return [first, second];
 }
 
-const ELSEWHERE: Readonly<Record<Preference, (form: string) => string>> = {
+const ELSEWHERE: Readonly<Record<Preference, (form: string, house: string) => string>> = {
   document: (form) => `“${form}” was chosen for this document`,
-  house: (form) => `the house writes “${form}”`,
+  house: (form, house) => `${house} writes “${form}”`,
   dictionary: (form) => `the dictionary has “${form}”`,
   standard: (form) => `the standard has “${form}”`,
   kind: (form) => `this kind of copy has “${form}”`,
@@ -188,19 +197,21 @@ const ELSEWHERE: Readonly<Record<Preference, (form: string) => string>> = {
 
 function findingOf(
   { from, to, form, kept, role }: FormFact,
-  { form: preferred, by, clear, roles }: Verdict,
+  { form: preferred, by, clear, roles, house = "the house" }: Verdict,
   label: (form: string) => string,
 ): Conclusion | null {
   if (kept || preferred === "" || form === preferred) return null;
   if (roles !== undefined && role !== undefined && !String(roles).includes(role)) return null;
   const told = label(String(preferred));
-  const elsewhere = clear ? ELSEWHERE[by as Preference](told) : `elsewhere also “${told}”`;
+  const elsewhere = clear
+    ? ELSEWHERE[by as Preference](told, String(house))
+    : `elsewhere also “${told}”`;
   return { from, to, reason: `“${label(form)}” here; ${elsewhere}.`, gathers: true };
 }
 
 function tellingOf(
   counts: FormCounts,
-  { form, by, clear }: Verdict,
+  { form, by, clear, house }: Verdict,
   label: (form: string) => string,
 ): Omit<Telling, "matter"> {
   const variants = [...counts]
@@ -218,6 +229,14 @@ function tellingOf(
     note: `${note}.`,
     variants,
     ...(form === "" ? { onPurpose: true } : {}),
-    ...(clear && form !== "" ? { preferred: { variant: String(form), by: by as Preference } } : {}),
+    ...(clear && form !== ""
+      ? {
+          preferred: {
+            variant: String(form),
+            by: by as Preference,
+            ...(house === undefined ? {} : { house: String(house) }),
+          },
+        }
+      : {}),
   };
 }

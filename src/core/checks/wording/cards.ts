@@ -2,6 +2,88 @@ import type { Card } from "../card.ts";
 
 /** What is told of the checks in this folder. */
 
+export const houseTerm: Card = {
+  pass: "wording",
+  id: "wording/house-term",
+  weight: "fix",
+  code: "hs",
+  title: "A word the house does not write",
+  why: "A house settles which word it uses, so that one thing has one name in everything it sends out. Which house has the rule is said with the mark; the rule can be changed there.",
+  source: "the rules of the house that the document follows",
+  examples: [
+    {
+      wrong: "She utilises the mareograph.",
+      right: "She uses the mareograph.",
+    },
+    { wrong: "An utmost effort was utilised.", right: "An utmost effort was used." },
+    { leave: "They said “we utilise it” and left." },
+  ],
+  houseRules: [
+    {
+      id: "use",
+      type: "term",
+      not: ["utilise"],
+      use: ["use"],
+      inflects: true,
+      exactCapitals: false,
+      exceptions: [],
+    },
+  ],
+};
+
+export const houseWording: Card = {
+  pass: "wording",
+  id: "wording/house-wording",
+  weight: "weigh",
+  code: "hs",
+  title: "Wording the house would weigh",
+  why: "Some words are right and still not what a house would say. The reason is the house’s own; where this sentence needs the word, let it stand.",
+  source: "the rules of the house that the document follows",
+  examples: [
+    {
+      wrong: "The laymen of Gannet Head met.",
+      right: "The residents of Gannet Head met.",
+    },
+    { leave: "The residents of Gannet Head met." },
+  ],
+  houseRules: [
+    {
+      id: "residents",
+      type: "wording",
+      not: ["layman"],
+      use: ["resident"],
+      reason: "say who they are, not what they lack",
+      inflects: true,
+      exactCapitals: false,
+      exceptions: [],
+    },
+  ],
+};
+
+export const housePattern: Card = {
+  pass: "wording",
+  id: "wording/house-pattern",
+  weight: "settle",
+  code: "hs",
+  title: "A pattern of the house",
+  why: "What no list of words tells, a house writes as a pattern: words in a row, a part of speech, a shape of letters and figures.",
+  source: "the rules of the house that the document follows",
+  examples: [
+    { wrong: "See Drg. No. 41 for the sluice.", right: "See drawing 41 for the sluice." },
+    { leave: "See drawing 41 for the sluice." },
+  ],
+  houseRules: [
+    {
+      id: "drawing",
+      type: "expression",
+      find: "Drg\\. No\\. (\\d+)",
+      put: "drawing $1",
+      anyCapitals: false,
+      reason: "drawings are cited by number alone",
+    },
+  ],
+};
+
 export const wordy: Card = {
   pass: "wording",
   id: "wording/wordy",

@@ -36,16 +36,18 @@ export function abbreviationCheck(parts: AbbreviationCheckParts): Check<Abbrevia
         if (known.uses.length === 0 && known.definitions.length === 0) return NOT_FOUND;
         const places = find(known, circumstances);
         if (places.length === 0) return NOT_FOUND;
-        return { verdict: { places: places.join(" "), unsure: unsure?.(known) ?? false } };
+        const house = circumstances.houseAbbreviations.get(known.abbreviation)?.full ?? "";
+        return { verdict: { places: places.join(" "), unsure: unsure?.(known) ?? false, house } };
       },
       speaks: ({ sort }) => sort === marks,
       find: (fact, verdict, _circumstances, block) => findingOf(fact, verdict, block, reason),
-      tell: (_key, tally) => [
-        {
-          note: note?.(tally as AbbreviationTally) ?? "",
-          variants: offers(tally as AbbreviationTally).map((text) => ({ text, count: 0 })),
-        },
-      ],
+      tell: (_key, tally, { house }) => {
+        const known = tally as AbbreviationTally;
+        const offered = offers(known);
+        const all = marks === "use" && house !== "" ? [String(house), ...offered] : offered;
+        const variants = [...new Set(all)].map((text) => ({ text, count: 0 }));
+        return [{ note: note?.(known) ?? "", variants }];
+      },
     },
     forms: {
       formOf: () => "",

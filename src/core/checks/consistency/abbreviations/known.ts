@@ -29,8 +29,16 @@ export function isInDictionary(
 /** Whether readers know an abbreviation: dictionaries or lists have it, or each part of "TCP/IP". */
 export function isWellKnown(
   abbreviation: string,
-  { kind, words, language }: Pick<Circumstances, "kind" | "words" | "language">,
+  {
+    kind,
+    words,
+    language,
+    houseAbbreviations,
+  }: Pick<Circumstances, "kind" | "words" | "language"> &
+    Partial<Pick<Circumstances, "houseAbbreviations">>,
 ): boolean {
+  const ofHouse = houseAbbreviations?.get(abbreviation);
+  if (ofHouse) return !ofHouse.explained;
   const isKnown = (one: string) =>
     words.has(one.toLowerCase()) ||
     isInDictionary(one, language) ||

@@ -2,6 +2,31 @@ import type { Card } from "../../card.ts";
 
 /** What is told of the checks of terms and names that stand in several forms. */
 
+export const houseForm: Card = {
+  pass: "consistency",
+  id: "consistency/house-form",
+  weight: "fix",
+  code: "hs",
+  title: "A name or compound not as the house has it",
+  why: "A house settles how names, capitals and compounds are written, whatever a text’s own habit is. Which house has the rule is said with the mark; the rule can be changed there.",
+  source: "the rules of the house that the document follows",
+  examples: [
+    { wrong: "The gannet-watch moved twice.", right: "The gannetwatch moved twice." },
+    { wrong: "Two Gannet Watches met.", right: "Two Gannetwatches met." },
+    { leave: "The gannetwatch moved twice." },
+  ],
+  houseRules: [
+    {
+      id: "gannetwatch",
+      type: "compound",
+      write: "gannetwatch",
+      not: ["gannet watch", "gannet-watch"],
+      inflects: true,
+      exceptions: [],
+    },
+  ],
+};
+
 export const compound: Card = {
   id: "consistency/compound",
   pass: "consistency",

@@ -1,0 +1,50 @@
+import type { Kind } from "../manuscript/model.ts";
+import type { HouseRule } from "./rules.ts";
+import { appetitesFor, type HouseStyle, houseName, wordsFor } from "./style.ts";
+
+/**
+ * The layers a document is read under, the strongest first: the houses it follows in their order, then
+ * the person’s own style. Above them is what was chosen in the document itself, below them what ships.
+ */
+export type Layers = readonly HouseStyle[];
+
+/** The rules of all layers, the strongest first. */
+export function rulesOf(layers: Layers): HouseRule[] {
+  return layers.flatMap((style) => style.rules.map((rule) => ({ rule, house: houseName(style) })));
+}
+
+/** The words that count as known: those of the lists, and those that rules put in. */
+export function knownWords(layers: Layers, subjects: readonly string[]): string[] {
+  const known = new Set<string>();
+  for (const style of layers) {
+    for (const word of wordsFor(style, subjects)) known.add(word);
+    for (const rule of style.rules) {
+      if (rule.off) continue;
+      const right =
+        rule.type === "term" || rule.type === "wording"
+          ? rule.use
+          : rule.type === "capitals" || rule.type === "compound" || rule.type === "name"
+            ? [rule.write]
+            : rule.type === "abbreviation"
+              ? [rule.short]
+              : [];
+      for (const phrase of right) for (const word of phrase.split(/\s+/)) known.add(word);
+    }
+  }
+  return [...known];
+}
+
+/** How much of each check the layers want, where one says so; the strongest is heard. */
+export function layeredAppetites(layers: Layers, kind: Kind): HouseStyle["appetites"] {
+  return Object.assign({}, ...layers.toReversed().map((style) => appetitesFor(style, kind)));
+}
+
+/** The sound rules of all layers. */
+export function layeredSoundRules(layers: Layers): HouseStyle["soundRules"] {
+  return layers.flatMap(({ soundRules }) => soundRules);
+}
+
+/** Steps of the clean-up that the layers want, or not. */
+export function layeredCleanup(layers: Layers): HouseStyle["cleanup"] {
+  return Object.assign({}, ...layers.toReversed().map(({ cleanup }) => cleanup));
+}
