@@ -6,6 +6,7 @@ import { benchDesk } from "./desk.ts";
 import { benchFalseAlarms } from "./false-alarms.ts";
 import { benchGrammar, benchPairs } from "./grammar.ts";
 import { benchHostile } from "./hostile.ts";
+import { benchCarry } from "./house/carry.ts";
 import { benchHouse } from "./house/house.ts";
 import { benchKills } from "./kills.ts";
 import { benchLanguage } from "./language.ts";
@@ -16,7 +17,7 @@ import { benchQuality } from "./quality.ts";
 import { benchReal } from "./real/real.ts";
 import { benchSameMarks } from "./same-marks.ts";
 
-/** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, grammar, pairs, paragraphs, hostile, real, same, consistency, house, desk, browser, kills, chance. */
+/** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, grammar, pairs, paragraphs, hostile, real, same, consistency, house, carry, desk, browser, kills, chance. */
 const parts: Record<string, () => unknown> = {
   core: benchCore,
   pipeline: benchPipeline,
@@ -34,6 +35,7 @@ const parts: Record<string, () => unknown> = {
   same: benchSameMarks,
   consistency: benchConsistency,
   house: benchHouse,
+  carry: benchCarry,
   desk: benchDesk,
   browser: benchBrowser,
   kills: benchKills,

@@ -1,3 +1,4 @@
+import { runCarry } from "./carry.ts";
 import { runCheck } from "./check.ts";
 import { runExport } from "./export.ts";
 import { runAbbreviations, runQuantities } from "./gathered.ts";
@@ -25,6 +26,8 @@ const USAGE = `Usage: dry-run COMMAND [OPTIONS] [FILE...]
       each document with the first choice of every mark of weight fix taken, or none
   readings [--json] [--with PARTS] [--without PARTS] FILE...
       how each file reads: counts, measures, sections; PARTS: headings,tables,references,code,quotations
+  carry [--json] OLD NEW
+      JSON Lines in {id, from, to}, places in OLD’s text; out the same places in NEW’s, or nulls
   report --as html|docx|csv|json [--variety V] [--kind K] --out-dir DIR FILE...
       what is found in each file and how it reads, as a file
 
@@ -50,6 +53,8 @@ async function main(argv: readonly string[]): Promise<number> {
       return runReadings(rest);
     case "report":
       return runReport(rest);
+    case "carry":
+      return runCarry(rest);
     case "export":
       return runExport(rest);
     case "--help":

@@ -13,7 +13,6 @@ import { leftAlone } from "../checks/leave.ts";
 import type { Gathering } from "../gathered/gathering.ts";
 import type { AnalysedBlock, Language } from "../language/analysis.ts";
 import type { Vocabulary } from "../language/corrections/corrections.ts";
-import { keptFigures } from "../language/phrases/sentence-figures.ts";
 import { hasStraightApostrophes } from "../language/text/apostrophes.ts";
 import { DocumentVocabulary } from "../language/words/vocabulary.ts";
 import { applyEdits, moveEdits } from "../manuscript/edits.ts";
@@ -26,7 +25,7 @@ import { groupedByBlock, relative } from "./by-block.ts";
 import { choicesOf, formChoices } from "./choosing.ts";
 import { areDoubtsWorthIt } from "./doubts.ts";
 import { EngineGathering } from "./engine-gathering.ts";
-import { type Examined, NOT_EXAMINED } from "./examined.ts";
+import { type Examined, NOT_EXAMINED, readBlock } from "./examined.ts";
 import { Examiner } from "./examiner.ts";
 import { Findings } from "./findings.ts";
 import type {
@@ -491,10 +490,6 @@ export class Engine {
     const { from, to } = this.blockRange(index);
     return this.spans.filter((span) => span.from >= from && span.to <= to);
   }
-}
-
-function readBlock(block: Block, text: string, { counts, figures }: Examined): ReadBlock {
-  return { block, text, counts, sentences: keptFigures(figures) };
 }
 
 function lowerCase(words: readonly string[]): ReadonlySet<string> {

@@ -8,8 +8,9 @@ import {
   keptFigures,
 } from "../language/phrases/sentence-figures.ts";
 import { moveEdits } from "../manuscript/edits.ts";
-import type { Range, Span } from "../manuscript/model.ts";
+import type { Block, Range, Span } from "../manuscript/model.ts";
 import { addCounts, type Counts, NO_COUNTS } from "../readings/counts.ts";
+import type { ReadBlock } from "../readings/readings.ts";
 
 /** What examining gives, of a block or of the windows of a long one. */
 
@@ -46,6 +47,11 @@ export const NOT_EXAMINED: Examined = {
   counts: NO_COUNTS,
   figures: NO_FIGURES,
 };
+
+/** A block with what readings are made of. */
+export function readBlock(block: Block, text: string, { counts, figures }: Examined): ReadBlock {
+  return { block, text, counts, sentences: keptFigures(figures) };
+}
 
 /** The spans of a window, cut to it. */
 export function clipped(spans: readonly Span[], from: number, to: number): Span[] {
