@@ -20,12 +20,21 @@ type Change = "none" | "moved" | "edited" | "gone";
 export async function benchCarry(): Promise<void> {
   const documents = (await realDocuments()).filter(({ half }) => half === "test");
   const texts = documents.map(({ manuscript }) => manuscript.text.replace(/[\t\u2028]/g, " "));
-  const all = texts
+  const every = texts
     .join("\n")
     .split("\n")
     .filter((line) => line.trim() !== "");
+  // Headings that each of the joined documents has ("Description") are in no document so many times.
+  const times = new Map<string, number>();
+  for (const line of every) times.set(line, (times.get(line) ?? 0) + 1);
+  const all = every.filter((line) => (times.get(line) ?? 0) < 4);
   const spare = all.slice(-400);
-  const totals = { none: [0, 0, 0], moved: [0, 0, 0], edited: [0, 0, 0], gone: [0, 0, 0] };
+  const totals: Record<Change, [number, number, number]> = {
+    none: [0, 0, 0],
+    moved: [0, 0, 0],
+    edited: [0, 0, 0],
+    gone: [0, 0, 0],
+  };
   let runs: number[] = [];
   for (let seed = 1; seed <= 6; seed++) {
     const next = random(seed);

@@ -54,7 +54,8 @@ export class Alignment {
     const times = new Map<string, number>();
     for (const text of [...mine, ...theirs]) times.set(text, (times.get(text) ?? 0) + 1);
     const isTelling = (text: string) =>
-      text.trim() !== "" && (times.get(text) === 2 || wordCount(text) >= 2 * TELLING_WORDS);
+      text.trim() !== "" &&
+      ((times.get(text) === 2 && wordCount(text) > 0) || wordCount(text) >= 3);
     settle(equalMoved(mine, theirs, free, isTelling), "moved");
     const neighbours = neighboursOf(fates);
     const isNear = (here: number, there: number) => {
@@ -112,7 +113,8 @@ export class Alignment {
       if (there !== NOWHERE && Math.abs(there - start - (at - from)) < 80) kept++;
     }
     const inSentence = wordCount(text.slice(sentence.from, sentence.to)) > WORDS_AROUND;
-    return inSentence ? kept >= 0.5 * all && wordCount(around) > 0 : kept === all;
+    if (!inSentence) return kept === all;
+    return kept >= (wordCount(around) > 0 ? 0.5 : 0.75) * all;
   }
 
   private sentenceAt(at: number): Range {

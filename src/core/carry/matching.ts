@@ -81,6 +81,8 @@ export function alike(
       for (const there of own) shared.set(there, (shared.get(there) ?? 0) + 1);
     }
     for (const [there, common] of shared) {
+      // What is equal and was not matched before may have come from any of several.
+      if (one[here] === other[there]) continue;
       const likeness = (2 * common) / (pairs.size + (sizes.get(there) ?? 0));
       const score = likeness + (isNear(here, there) ? NEAR : 0);
       if (score >= LEAST_ALIKE) scored.push({ here, there, score });
