@@ -3,12 +3,15 @@ import { describe, test } from "node:test";
 import { unzipSync, zipSync } from "fflate";
 import { type Backup, readBackup, writeBackup } from "../src/core/backup/backup.ts";
 import { FormatProblem } from "../src/core/formats/problem.ts";
-import { EMPTY_STYLE } from "../src/core/house/style.ts";
+import { ruleSchema } from "../src/core/house/rules.ts";
+import { EMPTY_STYLE, newHouse } from "../src/core/house/style.ts";
 
 const AT = "2031-03-12T10:42:00.000Z";
+const RULE = ruleSchema.parse({ id: "use", type: "term", not: ["utilise"], use: ["use"] });
 const backup: Backup = {
   madeAt: AT,
   style: { ...EMPTY_STYLE, words: [{ word: "ebb-stone", list: "house", addedAt: AT }] },
+  houses: [{ ...newHouse("press", "Gannet Head Press"), rules: [RULE] }],
   documents: [
     {
       id: "0a1b",

@@ -1,9 +1,16 @@
 import { type Backup, readBackup, writeBackup } from "../core/backup/backup.ts";
 import { merge } from "../core/house/merge.ts";
-import { PERSONAL } from "../core/house/style.ts";
+import { type HouseStyle, PERSONAL } from "../core/house/style.ts";
 import type { Decision } from "../core/ledger/decision.ts";
 import { isHeld } from "./hold.ts";
-import { changeStyle, readStyle } from "./house.ts";
+import {
+  changeHouse,
+  changeStyle,
+  listHouses,
+  readHouse,
+  readStyle,
+  restoreHouse,
+} from "./house.ts";
 import { readDecisions, writeDecisions } from "./ledger.ts";
 import { listShelf, readOriginal, readRecord, shelfRecordSchema, shelve } from "./shelf.ts";
 
@@ -20,7 +27,12 @@ export async function makeBackup(
     const decisions = await readDecisions(record.id);
     documents.push({ id: record.id, record, original, decisions });
   }
-  const bytes = writeBackup({ madeAt, style: await readStyle(), documents });
+  const bytes = writeBackup({
+    madeAt,
+    style: await readStyle(),
+    houses: await listHouses(),
+    documents,
+  });
   return { bytes, documents: documents.length };
 }
 
@@ -43,7 +55,7 @@ export interface Restored {
  * file that is no whole backup, before anything is written, and NotKept.
  */
 export async function restoreBackup(bytes: Uint8Array): Promise<Restored> {
-  const { style, documents } = readBackup(bytes);
+  const { style, houses, documents } = readBackup(bytes);
   const checked = documents.map((one) => ({ ...one, record: shelfRecordSchema.parse(one.record) }));
   const restored: Restored = { added: 0, continued: 0, known: 0, left: [] };
   for (const { id, record, original, decisions } of checked) {
@@ -61,10 +73,14 @@ export async function restoreBackup(bytes: Uint8Array): Promise<Restored> {
       restored.continued++;
     } else restored.left.push(here.title);
   }
-  await changeStyle((now) => {
-    const imported = { words: [], replacements: [], style, notes: [] };
-    return merge(now, imported, PERSONAL, new Date().toISOString()).style;
-  });
+  const now = new Date().toISOString();
+  const merged = (mine: HouseStyle, theirs: HouseStyle) =>
+    merge(mine, { words: [], replacements: [], style: theirs, notes: [] }, PERSONAL, now).style;
+  await changeStyle((mine) => merged(mine, style));
+  for (const house of houses) {
+    if (!(await readHouse(house.id))) await restoreHouse(house);
+    else await changeHouse(house.id, (mine) => merged(mine, house));
+  }
   return restored;
 }
 

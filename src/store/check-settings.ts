@@ -1,17 +1,23 @@
 import type { CheckSettings } from "../core/engine/mark.ts";
-import { appetitesFor, type HouseStyle, wordsFor } from "../core/house/style.ts";
+import {
+  knownWords,
+  type Layers,
+  layeredAppetites,
+  layeredSoundRules,
+  rulesOf,
+} from "../core/house/layers.ts";
 import type { ShelfRecord } from "./shelf.ts";
 
-/** What a document is checked by: its own switches and the house style. */
+/** What a document is checked by: its own switches, and the layers it is read under. */
 export function checkSettings(
   { variety, kind, off, appetites, subjects, leave, reader, forms }: ShelfRecord,
-  style: HouseStyle,
+  layers: Layers,
 ): CheckSettings {
   return {
     variety,
     kind,
     appetites: {
-      ...appetitesFor(style, kind),
+      ...layeredAppetites(layers, kind),
       ...Object.fromEntries(off.map((id) => [id, "off" as const])),
       ...appetites,
     },
@@ -19,7 +25,8 @@ export function checkSettings(
     reader,
     forms,
     subjects,
-    words: wordsFor(style, subjects),
-    soundRules: style.soundRules,
+    words: knownWords(layers, subjects),
+    soundRules: layeredSoundRules(layers),
+    rules: rulesOf(layers),
   };
 }

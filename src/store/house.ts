@@ -1,9 +1,12 @@
 import { z } from "zod";
+import { newRuleId } from "../core/house/rules.ts";
 import {
   EMPTY_STYLE,
   type HouseStyle,
   houseStyleSchema,
   listedWordSchema,
+  newHouse,
+  OWN,
 } from "../core/house/style.ts";
 import { houseDatabase } from "./databases.ts";
 import { keep } from "./failure.ts";
@@ -49,7 +52,7 @@ export function updateSettings(changes: Partial<Settings>): Promise<void> {
 /** Word lists as they were kept before there was more than one. */
 const earlierSchema = z.object({ words: z.array(listedWordSchema) });
 
-/** The house style. */
+/** The style that holds for every document. */
 export async function readStyle(): Promise<HouseStyle> {
   const parsed = houseStyleSchema.safeParse(await houseDatabase.getItem("style"));
   if (parsed.success) return parsed.data;
@@ -57,13 +60,98 @@ export async function readStyle(): Promise<HouseStyle> {
   return earlier.success ? { ...EMPTY_STYLE, words: earlier.data.words } : EMPTY_STYLE;
 }
 
-/** Changes the house style and returns it; changes asked for at once are made one after the other. Throws NotKept. */
+/** Changes the style that holds for every document; see `changeHouse`. Throws NotKept. */
 export function changeStyle(change: (style: HouseStyle) => HouseStyle): Promise<HouseStyle> {
+  return changeHouse(OWN, change);
+}
+
+/**
+ * Changes a house and returns it; changes asked for at once, in whatever tab, are made one after the other,
+ * each on what the one before it left. Throws NotKept, and RangeError for a house that is gone.
+ */
+export function changeHouse(
+  id: string,
+  change: (style: HouseStyle) => HouseStyle,
+): Promise<HouseStyle> {
   return oneAtATime(async () => {
-    const style = change(await readStyle());
-    await keep(() => houseDatabase.setItem("style", style));
+    const before = await readHouse(id);
+    if (!before) throw new RangeError("This house is gone: another tab has removed it.");
+    const style = { ...change(before), id };
+    await keep(() => houseDatabase.setItem(id === OWN ? "style" : `${HOUSES}${id}`, style));
+    tellOthers();
     return style;
   });
+}
+
+/** Where houses other than the person's own are kept. */
+const HOUSES = "house:";
+
+/** One house; null for one that there is not. */
+export async function readHouse(id: string): Promise<HouseStyle | null> {
+  if (id === OWN) return readStyle();
+  const parsed = houseStyleSchema.safeParse(await houseDatabase.getItem(`${HOUSES}${id}`));
+  return parsed.success ? parsed.data : null;
+}
+
+/** The houses beside the style that holds for every document, by their names. */
+export async function listHouses(): Promise<HouseStyle[]> {
+  const houses: HouseStyle[] = [];
+  await houseDatabase.iterate((value, key) => {
+    if (!key.startsWith(HOUSES)) return;
+    const parsed = houseStyleSchema.safeParse(value);
+    if (parsed.success) houses.push(parsed.data);
+  });
+  return houses.sort((one, other) => one.name.localeCompare(other.name, "en"));
+}
+
+/** The layers of a document: the houses it follows, in their order, then what holds for every document. */
+export async function readLayers(houses: readonly string[]): Promise<HouseStyle[]> {
+  const followed = await Promise.all(houses.map((id) => readHouse(id)));
+  return [...followed.filter((one) => one !== null), await readStyle()];
+}
+
+/** Makes a new house of a name, with what another has or with nothing. Throws NotKept. */
+export function addHouse(name: string, from: HouseStyle | null = null): Promise<HouseStyle> {
+  return oneAtATime(async () => {
+    const taken = new Set((await listHouses()).map(({ id }) => id));
+    const id = newRuleId(new Set([...taken, OWN]), name);
+    const style = { ...(from ?? newHouse(id, name)), id, name };
+    await keep(() => houseDatabase.setItem(`${HOUSES}${id}`, style));
+    tellOthers();
+    return style;
+  });
+}
+
+/** Puts a house back as a backup has it. Throws NotKept. */
+export function restoreHouse(style: HouseStyle): Promise<void> {
+  return oneAtATime(async () => {
+    await keep(() => houseDatabase.setItem(`${HOUSES}${style.id}`, style));
+  });
+}
+
+/** Removes a house for good; documents that follow it go on without. Throws NotKept. */
+export function deleteHouse(id: string): Promise<void> {
+  return oneAtATime(async () => {
+    await keep(() => houseDatabase.removeItem(`${HOUSES}${id}`));
+    tellOthers();
+  });
+}
+
+/** Tells other tabs that a house was changed. */
+const channel =
+  typeof BroadcastChannel === "undefined" ? null : new BroadcastChannel("dry-run house");
+// In Node an open channel would keep the process going.
+(channel as { unref?: () => void } | null)?.unref?.();
+
+function tellOthers(): void {
+  channel?.postMessage("changed");
+}
+
+/** Calls back whenever another tab has changed a house; gives back what ends that. */
+export function onHousesChanged(changed: () => void): () => void {
+  const heard = () => changed();
+  channel?.addEventListener("message", heard);
+  return () => channel?.removeEventListener("message", heard);
 }
 
 let latest: Promise<unknown> = Promise.resolve();

@@ -49,6 +49,8 @@ export const shelfRecordSchema = z.object({
   reader: z.string().nullable().default(null),
   /** What was chosen in this document, by group of forms: a form, or "" where all stand on purpose. */
   forms: z.record(z.string(), z.string()).default({}),
+  /** Houses it follows, beside the style that holds for every document; the first is heard first. */
+  houses: z.array(z.string()).default([]),
   /** Kinds of unknown words left alone, or not, against the defaults. */
   leave: z.partialRecord(z.enum(LEAVES), z.boolean()).default({}),
   /** Where the reader was, as an offset in the text, and in which pass. */

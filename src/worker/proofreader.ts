@@ -1,7 +1,21 @@
 import { PASSES, type Pass } from "../core/checks/card.ts";
+import { clashesOf } from "../core/checks/house/clashes.ts";
 import { Engine } from "../core/engine/engine.ts";
-import type { CheckSettings, GroupPlace, Mark, MarkChoice, Report } from "../core/engine/mark.ts";
+import type {
+  CheckSettings,
+  FormCounted,
+  GroupPlace,
+  Mark,
+  MarkChoice,
+  Report,
+} from "../core/engine/mark.ts";
 import { placesBehind, readText, type TextReadings } from "../core/engine/reading.ts";
+import {
+  type ExampleOutcome,
+  RuleTrials,
+  type Trial,
+  tryExamples,
+} from "../core/engine/rule-trial.ts";
 import {
   type Exported,
   type ExportRequest,
@@ -14,6 +28,7 @@ import { FormatProblem } from "../core/formats/problem.ts";
 import { type AbbreviationRow, gatherAbbreviations } from "../core/gathered/abbreviations.ts";
 import { gatherQuantities, type KindRow } from "../core/gathered/quantities.ts";
 import { type GatheredTerms, gatherTerms } from "../core/gathered/terms.ts";
+import type { HouseRule, Rule, RuleExample } from "../core/house/rules.ts";
 import { correctWord } from "../core/language/corrections/corrections.ts";
 import type { PartOfSpeech } from "../core/language/meanings/word-net.ts";
 import { tokenise } from "../core/language/text/tokens.ts";
@@ -65,8 +80,11 @@ export interface Update extends Report {
 /** Milliseconds of checking after which messages get a turn. */
 const TURN_MS = 24;
 
+/** Milliseconds of trying a rule after which what is found so far is told. */
+const TRIAL_MS = 60;
+
 /** A turn of the message queue, without the delay that timers have. */
-function turn(): Promise<void> {
+function otherMessages(): Promise<void> {
   return new Promise((resolve) => {
     const channel = new MessageChannel();
     channel.port1.onmessage = () => {
@@ -108,6 +126,9 @@ export class Proofreader {
   /** The last manuscript read: the one to check, so that it need not be sent back here. */
   private manuscript: Manuscript | null = null;
   private run = 0;
+  /** What is tried now, and the document as rules were last tried on it. */
+  private trialTurn = 0;
+  private trials: { key: string; trials: RuleTrials } | null = null;
 
   constructor(private readonly data: LanguageSource) {}
 
@@ -173,7 +194,7 @@ export class Proofreader {
     for (const done of engine.examineAll(passes)) {
       if (performance.now() - since < TURN_MS) continue;
       report({ done, all: engine.size });
-      await turn();
+      await otherMessages();
       if (run !== this.run) return false;
       since = performance.now();
     }
@@ -234,6 +255,55 @@ export class Proofreader {
       if (known !== undefined) counts.set(word, known + 1);
     }
     return counts;
+  }
+
+  /**
+   * Tries a rule that is being written on the manuscript read last, with these edits made, and tells what is
+   * found as it goes; what is told last is whole. Null where nothing was read, or another rule is tried.
+   */
+  async tryRule(
+    rule: HouseRule,
+    edits: readonly Edit[],
+    settings: Pick<CheckSettings, "kind" | "variety">,
+    tell: (trial: Trial) => void,
+  ): Promise<Trial | null> {
+    const turn = ++this.trialTurn;
+    const language = (await this.data.full()) ?? (await this.data.now());
+    if (turn !== this.trialTurn || !this.manuscript) return null;
+    const key = JSON.stringify([this.manuscript.origin.hash, edits.length, edits.at(-1), settings]);
+    if (this.trials?.key !== key) {
+      const manuscript = withEdits(this.manuscript, edits);
+      this.trials = { key, trials: new RuleTrials(manuscript, language, settings) };
+    }
+    let last: Trial | null = null;
+    for (const trial of this.trials.trials.places(rule, TRIAL_MS)) {
+      last = trial;
+      if (trial.isWhole) break;
+      tell(trial);
+      await otherMessages();
+      if (turn !== this.trialTurn) return null;
+    }
+    return last;
+  }
+
+  /** What a rule makes of its right and wrong sentences. */
+  async tryExamples(
+    rule: HouseRule,
+    examples: readonly RuleExample[],
+    settings: Pick<CheckSettings, "kind" | "variety">,
+  ): Promise<ExampleOutcome[]> {
+    const language = (await this.data.full()) ?? (await this.data.now());
+    return tryExamples(rule, examples, language, settings);
+  }
+
+  /** What a rule has against others and against words that are listed as right. */
+  clashes(rule: Rule, others: readonly Rule[], words: readonly string[]): string[] {
+    return clashesOf(rule, others, new Set(words));
+  }
+
+  /** How often each form stands in what was checked, settled or not; null where nothing was. */
+  formCounts(): FormCounted[] | null {
+    return this.running?.engine.formCounts() ?? null;
   }
 
   /** Corrections for each mark, in order; null when nothing has been checked here. */

@@ -3,7 +3,7 @@ import { describe, test } from "node:test";
 import mammoth from "mammoth";
 import { CARDS } from "../../src/core/checks/cards.ts";
 import { readDocument } from "../../src/core/formats/document.ts";
-import { EMPTY_STYLE } from "../../src/core/house/style.ts";
+import { EMPTY_STYLE, newHouse } from "../../src/core/house/style.ts";
 import type { Decision } from "../../src/core/ledger/decision.ts";
 import { NO_COUNTS } from "../../src/core/readings/counts.ts";
 import { reportCsv } from "../../src/core/report/csv.ts";
@@ -54,7 +54,7 @@ function sources(changes: Partial<ReportSources> = {}): ReportSources {
     fileName: "log.docx",
     at: "2031-04-02T12:00:00.000Z",
     settings: { variety: "en-GB", kind: "letter", appetites: {}, words: [] },
-    house: houseLine({ ...EMPTY_STYLE, words: [{ word: "ebb", list: "personal", addedAt: "" }] }),
+    house: houseLine([{ ...EMPTY_STYLE, words: [{ word: "ebb", list: "personal", addedAt: "" }] }]),
     decisions: [],
     marks: [],
     open: [],
@@ -138,7 +138,12 @@ describe("a report", () => {
 
   test("names the house style it was read under by what that holds", () => {
     assert.equal(reportOf(sources()).house, "1 listed word");
-    assert.equal(houseLine(EMPTY_STYLE), "");
+    assert.equal(houseLine([EMPTY_STYLE]), "");
+    const press = {
+      ...newHouse("press", "Gannet Head Press"),
+      soundRules: [{ typed: "f", meant: "ph" }],
+    };
+    assert.equal(houseLine([press, EMPTY_STYLE]), "Gannet Head Press: 1 sound rule");
     const [about] = partsOf(reportOf(sources({ house: "" })), false);
     assert.ok(
       about?.tables[0]?.rows.some(

@@ -31,6 +31,7 @@ const record = (id: string, run: Partial<NonNullable<ShelfRecord["run"]>> | null
   appetites: {},
   subjects: [],
   forms: {},
+  houses: [],
   leave: {},
   reader: null,
   place: 0,

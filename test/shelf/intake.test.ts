@@ -1,7 +1,6 @@
 import "../support/browser-globals.ts";
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
-import { EMPTY_STYLE } from "../../src/core/house/style.ts";
 import { readDecisions } from "../../src/store/ledger.ts";
 import { readRecord, type ShelfRecord, updateRecord } from "../../src/store/shelf.ts";
 import { needsRun, runForShelf, takeIn, turnKind } from "../../src/ui/shelf/intake.ts";
@@ -28,13 +27,13 @@ const counted = ({ run }: ShelfRecord) => run && [run.fix, run.settle, run.weigh
 describe("a document on the shelf", () => {
   test("is counted when it is taken in, and not again before something changes", async () => {
     const record = await shelved("a.txt");
-    assert.equal(needsRun(record, EMPTY_STYLE), true);
+    assert.equal(await needsRun(record), true);
     const shares: number[] = [];
     await runForShelf(worker, record, (share) => shares.push(share));
     const now = await recordOf(record.id);
     assert.deepEqual(counted(now), [2, 0, 1, 0]);
     assert.equal(now.run?.words, 17);
-    assert.equal(needsRun(now, EMPTY_STYLE), false);
+    assert.equal(await needsRun(now), false);
     assert.ok(shares.every((share) => share >= 0 && share <= 1));
   });
 
@@ -49,7 +48,7 @@ describe("a document on the shelf", () => {
       run: { ...left.run, weigh: 0, unread: ["grammar", "wording"] },
     });
     const unread = await recordOf(record.id);
-    assert.equal(needsRun(unread, EMPTY_STYLE), true);
+    assert.equal(await needsRun(unread), true);
     await runForShelf(worker, unread, () => undefined);
     const now = await recordOf(record.id);
     assert.deepEqual(now.run?.unread, []);
@@ -70,7 +69,7 @@ describe("a document on the shelf", () => {
     assert.equal(await turnKind(await recordOf(record.id), "sheet"), "");
     const now = await recordOf(record.id);
     assert.equal(now.kind, "sheet");
-    assert.equal(needsRun(now, EMPTY_STYLE), true);
+    assert.equal(await needsRun(now), true);
     const [decision] = await readDecisions(record.id);
     assert.deepEqual(decision?.setting, { name: "kind", before: record.kind, after: "sheet" });
   });

@@ -1,11 +1,18 @@
 import "../support/browser-globals.ts";
 import assert from "node:assert/strict";
 import { beforeEach, describe, test } from "node:test";
+import { ruleSchema } from "../../src/core/house/rules.ts";
 import { EMPTY_STYLE } from "../../src/core/house/style.ts";
 import { houseDatabase } from "../../src/store/databases.ts";
 import {
+  addHouse,
+  changeHouse,
   changeStyle,
+  deleteHouse,
   forgetDocument,
+  listHouses,
+  readHouse,
+  readLayers,
   readSettings,
   readStyle,
   updateSettings,
@@ -94,5 +101,48 @@ describe("what a person keeps across documents", () => {
         ["staff", undefined],
       ],
     );
+  });
+});
+
+describe("houses", () => {
+  const use = ruleSchema.parse({ id: "use", type: "term", not: ["utilise"], use: ["use"] });
+
+  test("are several, each with a name of its own", async () => {
+    const press = await addHouse("Gannet Head Press");
+    const again = await addHouse("Gannet Head Press", { ...press, rules: [use] });
+    assert.deepEqual([press.id, again.id], ["gannet-head-press", "gannet-head-press-2"]);
+    await addHouse("Albion Review");
+    assert.deepEqual(
+      (await listHouses()).map(({ name, rules }) => [name, rules.length]),
+      [
+        ["Albion Review", 0],
+        ["Gannet Head Press", 0],
+        ["Gannet Head Press", 1],
+      ],
+    );
+  });
+
+  test("are the layers of a document in its order, above what holds for every document", async () => {
+    const press = await addHouse("Press");
+    const review = await addHouse("Review");
+    const layers = await readLayers([review.id, "gone", press.id]);
+    assert.deepEqual(
+      layers.map(({ id }) => id),
+      ["review", "press", "own"],
+    );
+  });
+
+  test("lose nothing when two tabs change one at once, and say when one is gone", async () => {
+    const { id } = await addHouse("Press");
+    const add = (name: string) =>
+      changeHouse(id, (now) => ({ ...now, rules: [...now.rules, { ...use, id: name }] }));
+    await Promise.all([add("a"), add("b"), add("c")]);
+    assert.deepEqual(
+      (await readHouse(id))?.rules.map((rule) => rule.id),
+      ["a", "b", "c"],
+    );
+    await deleteHouse(id);
+    assert.equal(await readHouse(id), null);
+    await assert.rejects(add("d"), /removed/);
   });
 });

@@ -2,7 +2,7 @@ import { strFromU8, strToU8, zipSync } from "fflate";
 import { z } from "zod";
 import { FormatProblem } from "../formats/problem.ts";
 import { openArchive } from "../formats/zip/archive.ts";
-import { houseStyleSchema } from "../house/style.ts";
+import { type HouseStyle, houseStyleSchema } from "../house/style.ts";
 import { type Decision, decisionSchema } from "../ledger/decision.ts";
 
 /**
@@ -12,7 +12,9 @@ import { type Decision, decisionSchema } from "../ledger/decision.ts";
 export interface Backup {
   /** ISO 8601. */
   madeAt: string;
-  style: z.infer<typeof houseStyleSchema>;
+  style: HouseStyle;
+  /** The houses beside the style that holds for every document. */
+  houses: HouseStyle[];
   documents: BackedUp[];
 }
 
@@ -30,10 +32,11 @@ const indexSchema = z.object({
   version: z.literal(VERSION),
   madeAt: z.string(),
   documents: z.array(z.string().regex(/^[\w-]{1,64}$/)),
+  houses: z.array(z.string().regex(/^[\w-]{1,64}$/)).default([]),
 });
 
 /** A backup as the bytes of a .zip. */
-export function writeBackup({ madeAt, style, documents }: Backup): Uint8Array {
+export function writeBackup({ madeAt, style, houses, documents }: Backup): Uint8Array {
   const json = (value: unknown) => strToU8(JSON.stringify(value, null, 1));
   const files: Record<string, Uint8Array> = {
     "backup.json": json({
@@ -41,9 +44,11 @@ export function writeBackup({ madeAt, style, documents }: Backup): Uint8Array {
       version: VERSION,
       madeAt,
       documents: documents.map(({ id }) => id),
+      houses: houses.map(({ id }) => id),
     }),
     "house-style.json": json(style),
   };
+  for (const house of houses) files[`houses/${house.id}.json`] = json(house);
   for (const { id, record, original, decisions } of documents) {
     files[`documents/${id}/record.json`] = json(record);
     files[`documents/${id}/ledger.json`] = json(decisions);
@@ -73,10 +78,11 @@ export function readBackup(bytes: Uint8Array): Backup {
       "This .zip is no backup made by Dry Run. Choose the file that “Back up everything” saved.",
     );
   }
-  const { madeAt, documents } = json("backup.json", indexSchema);
+  const { madeAt, documents, houses } = json("backup.json", indexSchema);
   return {
     madeAt,
     style: json("house-style.json", houseStyleSchema),
+    houses: houses.map((id) => ({ ...json(`houses/${id}.json`, houseStyleSchema), id })),
     documents: documents.map((id) => ({
       id,
       record: json(`documents/${id}/record.json`, z.unknown()),

@@ -5,7 +5,9 @@ import { decodeText } from "../formats/text-source.ts";
 import { decodeDictionary } from "../language/hunspell/decode.ts";
 import { HunspellDictionary } from "../language/hunspell/dictionary.ts";
 import { wordForms } from "../language/hunspell/forms.ts";
-import { type HouseStyle, houseStyleSchema, type ListedWord, type Replacement } from "./style.ts";
+import type { Rule } from "./rules.ts";
+import { type HouseStyle, type ListedWord, type Replacement, readHouseStyle } from "./style.ts";
+import { readTerms, TERM_COLUMNS, termRows } from "./term-file.ts";
 
 /** Word lists and replacements as files: text, Hunspell dictionaries, CSV and JSON. */
 
@@ -18,6 +20,8 @@ export const MAX_WORDS = 400_000;
 export interface Imported {
   words: { word: string; note?: string }[];
   replacements: Pick<Replacement, "from" | "to" | "exceptions">[];
+  /** Rules, where the file is a list of them. */
+  rules?: Rule[];
   /** The whole style, where the file is one. */
   style: HouseStyle | null;
   /** What was passed over, as sentences. */
@@ -73,6 +77,9 @@ function importCsv(text: string): Imported {
     row.map((field) => withoutGuard(field.text.trim())),
   );
   const head = rows[0]?.map((name) => name.toLowerCase()) ?? [];
+  if (head.includes("not") && (head.includes("use") || head.includes("write"))) {
+    return { ...imported, ...readTerms(head, rows.slice(1)) };
+  }
   const replaces = head.includes("from") && head.includes("to");
   const titled = replaces || head.includes("word");
   const column = (name: string, otherwise: number) => {
@@ -117,11 +124,10 @@ function importJson(text: string): Imported {
     }
     return limited(imported);
   }
-  const style = houseStyleSchema.safeParse(value);
-  if (!style.success || (value as object) === null || Array.isArray(value)) {
+  if (typeof value !== "object" || value === null || Array.isArray(value)) {
     throw new RangeError("This .json file holds neither a list of words nor a house style.");
   }
-  return { ...imported, style: style.data };
+  return { ...imported, style: readHouseStyle(value) };
 }
 
 function importDictionary(dic: Uint8Array, aff: Uint8Array): Imported {
@@ -186,6 +192,11 @@ export function exportReplacements(replacements: readonly Replacement[]): string
     ["from", "to", "exceptions"],
     ...replacements.map(({ from, to, exceptions }) => [from, to, exceptions.join("; ")]),
   ]);
+}
+
+/** Rules of terms as CSV: one a line, with semicolons between several words. */
+export function exportTerms(rules: readonly Rule[]): string {
+  return csv([[...TERM_COLUMNS], ...termRows(rules)]);
 }
 
 /** Rows as CSV (RFC 4180), with what a spreadsheet program would run made plain text. */

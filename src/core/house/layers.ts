@@ -1,12 +1,29 @@
 import type { Kind } from "../manuscript/model.ts";
 import type { HouseRule } from "./rules.ts";
-import { appetitesFor, type HouseStyle, houseName, wordsFor } from "./style.ts";
+import {
+  appetitesFor,
+  EMPTY_STYLE,
+  type HouseStyle,
+  houseName,
+  styleStamp,
+  wordsFor,
+} from "./style.ts";
 
 /**
  * The layers a document is read under, the strongest first: the houses it follows in their order, then
  * the person’s own style. Above them is what was chosen in the document itself, below them what ships.
  */
 export type Layers = readonly HouseStyle[];
+
+/** The houses among the layers, and the style that holds for every document, which is the last. */
+export function layersApart(layers: Layers): { houses: readonly HouseStyle[]; style: HouseStyle } {
+  return { houses: layers.slice(0, -1), style: layers.at(-1) ?? EMPTY_STYLE };
+}
+
+/** A short text that differs where documents would have other marks under these layers. */
+export function layersStamp(layers: Layers): string {
+  return layers.map(styleStamp).join(" ");
+}
 
 /** The rules of all layers, the strongest first. */
 export function rulesOf(layers: Layers): HouseRule[] {

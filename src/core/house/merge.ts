@@ -1,4 +1,5 @@
 import type { Imported } from "./exchange.ts";
+import { newRuleId, type Rule, titleOf } from "./rules.ts";
 import type { HouseStyle, ListedWord, Replacement } from "./style.ts";
 
 /** Taking an imported list into a house style, with what contradicts it shown first. */
@@ -6,7 +7,8 @@ import type { HouseStyle, ListedWord, Replacement } from "./style.ts";
 /** Something the style has otherwise than the file. */
 export type Conflict =
   | { kind: "word"; word: string; mine: ListedWord; theirs: ListedWord }
-  | { kind: "replacement"; word: string; mine: Replacement; theirs: Replacement };
+  | { kind: "replacement"; word: string; mine: Replacement; theirs: Replacement }
+  | { kind: "rule"; word: string; mine: Rule; theirs: Rule };
 
 export interface Merge {
   /** The style with everything that contradicts nothing taken in. */
@@ -52,6 +54,18 @@ export function merge(style: HouseStyle, imported: Imported, list: string, now: 
       conflicts.push({ kind: "replacement", word: mine.from, mine, theirs });
     } else known++;
   }
+  const rules = new Map(style.rules.map((rule) => [subjectOf(rule), rule]));
+  const ids = new Set(style.rules.map(({ id }) => id));
+  for (const theirs of imported.style?.rules ?? imported.rules ?? []) {
+    const mine = rules.get(subjectOf(theirs));
+    if (!mine) {
+      const id = ids.has(theirs.id) ? newRuleId(ids, theirs.id) : theirs.id;
+      ids.add(id);
+      rules.set(subjectOf(theirs), { ...theirs, id });
+      added++;
+    } else if (saidBy(mine) === saidBy(theirs)) known++;
+    else conflicts.push({ kind: "rule", word: titleOf(mine), mine, theirs });
+  }
   const lists = [...style.lists];
   for (const one of imported.style?.lists ?? []) {
     if (!lists.some(({ id }) => id === one.id)) lists.push(one);
@@ -67,6 +81,7 @@ export function merge(style: HouseStyle, imported: Imported, list: string, now: 
       words: [...words.values()],
       lists,
       replacements: [...replacements.values()],
+      rules: [...rules.values()],
       soundRules,
       appetites: { ...imported.style?.appetites, ...style.appetites },
       kinds: { ...imported.style?.kinds, ...style.kinds },
@@ -78,17 +93,48 @@ export function merge(style: HouseStyle, imported: Imported, list: string, now: 
   };
 }
 
+/** What a rule is about: two rules of one house that have it alike say the same or contradict each other. */
+function subjectOf(rule: Rule): string {
+  switch (rule.type) {
+    case "term":
+    case "wording":
+      return `${rule.type}:${rule.not
+        .map((one) => one.toLowerCase())
+        .sort()
+        .join("|")}`;
+    case "abbreviation":
+      return `${rule.type}:${rule.short}`;
+    case "form":
+      return `${rule.type}:${rule.of}`;
+    case "pattern":
+      return `${rule.type}:${rule.pattern}`;
+    case "expression":
+      return `${rule.type}:${rule.find}`;
+    default:
+      return `${rule.type}:${rule.write.toLowerCase().replace(/[\s-]+/g, "")}`;
+  }
+}
+
+/** What a rule says, without its name in the house and when it was made. */
+function saidBy({ id: _id, addedAt: _addedAt, ...rule }: Rule): string {
+  return JSON.stringify(Object.entries(rule).sort(([one], [other]) => (one < other ? -1 : 1)));
+}
+
 /** A style with the file's side of some conflicts taken. */
 export function takeTheirs(style: HouseStyle, conflicts: readonly Conflict[]): HouseStyle {
-  let { words, replacements } = style;
+  let { words, replacements, rules } = style;
   for (const conflict of conflicts) {
     if (conflict.kind === "word") {
       words = words.map((one) => (one.word === conflict.mine.word ? conflict.theirs : one));
+    } else if (conflict.kind === "rule") {
+      rules = rules.map((one) =>
+        one.id === conflict.mine.id ? { ...conflict.theirs, id: one.id } : one,
+      );
     } else {
       replacements = replacements.map((one) =>
         one.from === conflict.mine.from ? conflict.theirs : one,
       );
     }
   }
-  return { ...style, words, replacements };
+  return { ...style, words, replacements, rules };
 }

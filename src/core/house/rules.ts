@@ -206,3 +206,18 @@ export function titleOf(rule: Rule): string {
       return rule.find;
   }
 }
+
+/** A rule in one line: what it is about, what it leaves alone, where it holds, why. */
+export function ruleLine(rule: Rule): string {
+  const parts = [titleOf(rule)];
+  if (rule.type === "form") parts.unshift(rule.of.slice(rule.of.indexOf(":") + 1));
+  if ("exceptions" in rule && rule.exceptions.length > 0) {
+    parts.push(`but not in ${rule.exceptions.join("; ")}`);
+  }
+  const { kinds = [], in: places = [], quotations } = rule.scope ?? {};
+  const where = [...kinds, ...places];
+  if (where.length > 0) parts.push(`in ${where.join(", ")}`);
+  if (quotations) parts.push("in quotations too");
+  if (rule.reason) parts.push(rule.reason);
+  return parts.join(", ");
+}

@@ -64,9 +64,27 @@ export function dateLabel(iso: string): string {
   return day.format(new Date(iso));
 }
 
+/** The layers of a document in a line: each house and what it holds. */
+export function houseLine(layers: readonly HouseStyle[]): string {
+  return layers
+    .map((style) => {
+      const held = heldLine(style);
+      return style.name === "" || held === "" ? style.name || held : `${style.name}: ${held}`;
+    })
+    .filter((line) => line !== "")
+    .join("; ");
+}
+
 /** A house style in a line: what it holds. */
-export function houseLine({ words, replacements, soundRules, appetites }: HouseStyle): string {
+export function heldLine({
+  words,
+  rules,
+  replacements,
+  soundRules,
+  appetites,
+}: HouseStyle): string {
   const parts: [number, string][] = [
+    [rules.length, rules.length === 1 ? "rule" : "rules"],
     [words.length, words.length === 1 ? "listed word" : "listed words"],
     [replacements.length, replacements.length === 1 ? "replacement" : "replacements"],
     [soundRules.length, soundRules.length === 1 ? "sound rule" : "sound rules"],
@@ -119,6 +137,10 @@ export function settingLine({ name, of = "", after }: Setting): string {
       const how = after === null ? "as the house has it" : (labels[value] ?? value);
       return `${cardById(of)?.title ?? of}: ${how}${where}`;
     }
+    case "houses":
+      return after === null || after === ""
+        ? "Follows no house"
+        : `Follows ${value.replaceAll(" ", ", ")}`;
     case "leave": {
       const title = LEAVE_KINDS.find(({ id }) => id === of)?.title ?? of;
       return `${title}: ${after === true ? "left alone" : "read"}`;

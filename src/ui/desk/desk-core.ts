@@ -50,6 +50,7 @@ export class DeskCore {
   private settled: {
     record: ShelfRecord;
     style: DeskState["style"];
+    houses: DeskState["houses"];
     settings: CheckSettings;
   } | null = null;
 
@@ -117,12 +118,15 @@ export class DeskCore {
   }
 
   settings(): CheckSettings {
-    const { record, style } = this.state;
+    const { record, style, houses } = this.state;
     if (!record) return { variety: "en-US", kind: "general", appetites: {}, words: [] };
-    if (this.settled?.record !== record || this.settled.style !== style) {
-      this.settled = { record, style, settings: checkSettings(record, style) };
+    const { settled } = this;
+    if (settled?.record !== record || settled.style !== style || settled.houses !== houses) {
+      const settings = checkSettings(record, [...houses, style]);
+      this.settled = { record, style, houses, settings };
+      return settings;
     }
-    return this.settled.settings;
+    return settled.settings;
   }
 
   /** Publishes the open marks and has the changed ones drawn. */

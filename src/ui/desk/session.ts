@@ -1,11 +1,12 @@
 import type { Group } from "../../core/engine/mark.ts";
 import type { Exported, ExportForm, Problem } from "../../core/formats/document.ts";
+import { layersApart } from "../../core/house/layers.ts";
 import type { PartOfSpeech } from "../../core/language/meanings/word-net.ts";
 import type { Decision } from "../../core/ledger/decision.ts";
 import { sortEdits } from "../../core/manuscript/edits.ts";
 import type { Block, Edit, Manuscript } from "../../core/manuscript/model.ts";
 import { type Hold, holdDocument } from "../../store/hold.ts";
-import { readSettings, readStyle } from "../../store/house.ts";
+import { onHousesChanged, readLayers, readSettings } from "../../store/house.ts";
 import { readDecisions, writeDecisions } from "../../store/ledger.ts";
 import { readOriginal, readRecord, shelve } from "../../store/shelf.ts";
 import { readTyped } from "../../store/typing.ts";
@@ -41,6 +42,8 @@ export class DeskSession {
   /** Where the board of a pass was left. */
   readonly boardMemory: BoardMemory = { group: "", view: "" };
   private hold: Hold | null = null;
+  /** Ends hearing of changes to the houses. */
+  private unheard: (() => void) | null = null;
   private readonly aloud: ReadingAloud;
 
   constructor(id: string, worker = connectProofreader()) {
@@ -108,11 +111,13 @@ export class DeskSession {
     if ("problem" in read) return this.fail(read.problem.sentence);
     const manuscript = { ...read.manuscript, title: record.title, kind: record.kind };
     manuscript.variety = record.variety;
-    const [style, { whileTyping, replaceTyping }] = await Promise.all([
-      readStyle(),
+    const [layers, { whileTyping, replaceTyping }] = await Promise.all([
+      readLayers(record.houses),
       readSettings(),
     ]);
-    this.core.publish({ style, whileTyping, replaceTyping });
+    const { houses, style } = layersApart(layers);
+    this.core.publish({ style, houses, whileTyping, replaceTyping });
+    this.unheard = onHousesChanged(() => void this.readHouses());
     this.core.lastPlace = record.place;
     await this.restore(manuscript, this.hold.first);
     this.core.publish({ phase: "checking", manuscript, reading: !this.hold.first });
@@ -122,9 +127,18 @@ export class DeskSession {
     await this.core.checking.whole();
   }
 
+  /** Takes over what another tab has changed in the houses. */
+  private async readHouses(): Promise<void> {
+    const { record } = this.state;
+    if (!record) return;
+    this.core.publish(layersApart(await readLayers(record.houses)));
+    await this.core.checking.configure();
+  }
+
   /** Ends the session: what was typed is kept, the worker and the hold let go. */
   async close(): Promise<void> {
     this.aloud.stop();
+    this.unheard?.();
     await this.flush();
     this.core.keeper.stop();
     this.hold?.release();

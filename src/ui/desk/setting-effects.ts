@@ -1,5 +1,5 @@
 import type { Decision, Setting } from "../../core/ledger/decision.ts";
-import { changeStyle } from "../../store/house.ts";
+import { changeStyle, readLayers } from "../../store/house.ts";
 import { updateRecord } from "../../store/shelf.ts";
 import type { DeskCore } from "./desk-core.ts";
 import { recordWith, type SettingValue, styleWith } from "./settings.ts";
@@ -34,9 +34,11 @@ export class SettingEffects {
     if (changes && record && manuscript) {
       const { variety = manuscript.variety, kind = manuscript.kind } = changes;
       await updateRecord(this.core.id, changes);
+      const followed = changes.houses && (await readLayers(changes.houses)).slice(0, -1);
       this.core.publish({
         record: { ...record, ...changes },
         manuscript: { ...manuscript, variety, kind },
+        ...(followed ? { houses: followed } : {}),
       });
     } else if (!changes) {
       const now = new Date().toISOString();

@@ -37,6 +37,8 @@ export function recordWith(
       const { [of]: _own, ...others } = record.forms;
       return { forms: typeof value === "string" ? { ...others, [of]: value } : others };
     }
+    case "houses":
+      return { houses: typeof value === "string" && value !== "" ? value.split(" ") : [] };
     case "subject": {
       const others = record.subjects.filter((one) => one !== of);
       return { subjects: value === true ? [...others, of] : others };
@@ -88,6 +90,8 @@ export function settingValue(
       return record.leave[LEAVES.find((one) => one === of) ?? "names"] ?? null;
     case "form":
       return record.forms[of] ?? null;
+    case "houses":
+      return record.houses.length > 0 ? record.houses.join(" ") : null;
     case "subject":
       return record.subjects.includes(of);
     case "listed":

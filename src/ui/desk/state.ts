@@ -1,7 +1,8 @@
 import { PASSES, type Pass } from "../../core/checks/card.ts";
 import type { Tables } from "../../core/engine/mark.ts";
 import type { TextReadings } from "../../core/engine/reading.ts";
-import { EMPTY_STYLE, type HouseStyle, styleStamp } from "../../core/house/style.ts";
+import { layersStamp } from "../../core/house/layers.ts";
+import { EMPTY_STYLE, type HouseStyle } from "../../core/house/style.ts";
 import type { Decision } from "../../core/ledger/decision.ts";
 import type { Edit, Manuscript } from "../../core/manuscript/model.ts";
 import { type Scope, USUAL_SCOPE } from "../../core/readings/scope.ts";
@@ -103,8 +104,10 @@ export interface DeskState {
   whileTyping: boolean;
   /** Something was typed that has not been checked. */
   stale: boolean;
-  /** Word lists, replacements and sound rules. */
+  /** The style that holds for every document. */
   style: HouseStyle;
+  /** The houses that the document follows, the first first. */
+  houses: readonly HouseStyle[];
   /** Replacements are made while typing. */
   replaceTyping: boolean;
   /** The copy is being read aloud. */
@@ -141,7 +144,7 @@ export function passAfter({ pass, passes }: Pick<DeskState, "pass" | "passes">):
 
 /** What the shelf is told of a run; null before there is one. */
 export function runOf(state: DeskState): ShelfRecord["run"] {
-  const { tables, openOfAll, decisions, standing, style, readings } = state;
+  const { tables, openOfAll, decisions, standing, style, houses, readings } = state;
   if (!tables) return null;
   const of = (weight: string) => openOfAll.filter(({ mark }) => mark.weight === weight).length;
   return {
@@ -152,7 +155,7 @@ export function runOf(state: DeskState): ShelfRecord["run"] {
     weigh: of("weigh"),
     decided: decisions.filter(({ seq, act }) => act !== "undo" && standing.has(seq)).length,
     unread: [...unreadOf(state)],
-    style: styleStamp(style),
+    style: layersStamp([...houses, style]),
     grade: readings?.grade?.median ?? null,
   };
 }
@@ -195,6 +198,7 @@ export const OPENING: DeskState = {
   whileTyping: true,
   stale: false,
   style: EMPTY_STYLE,
+  houses: [],
   replaceTyping: false,
   speaking: false,
   voiceless: "",

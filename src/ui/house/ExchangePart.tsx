@@ -8,6 +8,7 @@ import {
   type NamedFile,
 } from "../../core/house/exchange.ts";
 import { type Conflict, type Merge, merge, takeTheirs } from "../../core/house/merge.ts";
+import { ruleLine } from "../../core/house/rules.ts";
 import { HOUSE, type HouseStyle, PERSONAL } from "../../core/house/style.ts";
 import { saveFile } from "../parts/save-file.ts";
 import { count } from "../parts/words.ts";
@@ -171,6 +172,7 @@ function Conflicts({ merge: { conflicts, added }, names, onDone, onCancel }: Con
     setTheirs(next);
   };
   const side = (conflict: Conflict, which: "mine" | "theirs") => {
+    if (conflict.kind === "rule") return ruleLine(conflict[which]);
     if (conflict.kind === "replacement") {
       const { to, exceptions } = conflict[which];
       return exceptions.length > 0 ? `${to} (not in ${exceptions.join("; ")})` : to;

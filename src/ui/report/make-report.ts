@@ -4,7 +4,7 @@ import { USUAL_SCOPE } from "../../core/readings/scope.ts";
 import { type Report, reportOf } from "../../core/report/report.ts";
 import { houseLine } from "../../core/report/words.ts";
 import { checkSettings } from "../../store/check-settings.ts";
-import { readStyle } from "../../store/house.ts";
+import { readLayers } from "../../store/house.ts";
 import { readDecisions } from "../../store/ledger.ts";
 import { readOriginal, readRecord } from "../../store/shelf.ts";
 import type { ProofreaderLink } from "../../worker/connect.ts";
@@ -27,9 +27,9 @@ export async function makeReport(
   if (!record || !bytes) return { problem: "This document is not on the shelf any more." };
   const read = await worker.read(bytes, record.fileName, record.variety);
   if ("problem" in read) return { problem: read.problem.sentence };
-  const [style, decisions] = await Promise.all([readStyle(), readDecisions(id)]);
+  const [layers, decisions] = await Promise.all([readLayers(record.houses), readDecisions(id)]);
   const copy = new DeskDocument(read.manuscript, decisions, id);
-  const settings = checkSettings(record, style);
+  const settings = checkSettings(record, layers);
   const update = await worker.check(
     id,
     copy.editsSoFar(),
@@ -50,7 +50,7 @@ export async function makeReport(
     fileName: record.fileName,
     at: now.toISOString(),
     settings,
-    house: houseLine(style),
+    house: houseLine(layers),
     decisions,
     marks: marks.map(({ mark }) => mark),
     open: copy.openMarks(marks).map(({ mark }) => mark),

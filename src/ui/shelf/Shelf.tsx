@@ -3,7 +3,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { ACCEPTED_EXTENSIONS } from "../../core/formats/document.ts";
 import { NotKept } from "../../store/failure.ts";
 import { holdDocument } from "../../store/hold.ts";
-import { readSettings, readStyle, updateSettings } from "../../store/house.ts";
+import { readSettings, updateSettings } from "../../store/house.ts";
 import { deleteDocument, listShelf, type ShelfRecord, updateRecord } from "../../store/shelf.ts";
 import { connectProofreader } from "../../worker/connect.ts";
 import { keepPagesOffline } from "../parts/offline.ts";
@@ -41,9 +41,8 @@ export function Shelf({ nonce }: { nonce: string }) {
   /** Reads, one after the other, the documents whose counts are missing or old. */
   const runAll = useCallback(() => {
     runs.current = runs.current.then(async () => {
-      const style = await readStyle();
       for (const record of await listShelf()) {
-        if (!needsRun(record, style)) continue;
+        if (!(await needsRun(record))) continue;
         try {
           await runForShelf(runner, record, (share) => setRunning({ id: record.id, share }));
         } catch (error) {

@@ -1,12 +1,12 @@
 import { proxy } from "comlink";
 import { PASSES } from "../../core/checks/card.ts";
 import type { ReadResult } from "../../core/formats/document.ts";
-import { type HouseStyle, styleStamp } from "../../core/house/style.ts";
+import { layersStamp } from "../../core/house/layers.ts";
 import type { Kind, Variety } from "../../core/manuscript/model.ts";
 import { USUAL_SCOPE } from "../../core/readings/scope.ts";
 import { checkSettings } from "../../store/check-settings.ts";
 import { holdDocument, isHeld } from "../../store/hold.ts";
-import { readStyle } from "../../store/house.ts";
+import { readLayers } from "../../store/house.ts";
 import { readDecisions, writeDecision } from "../../store/ledger.ts";
 import { readOriginal, type ShelfRecord, shelve, updateRecord } from "../../store/shelf.ts";
 import { type ProofreaderLink, WorkerGone } from "../../worker/connect.ts";
@@ -47,6 +47,7 @@ export async function takeIn(
     appetites: {},
     subjects: [],
     forms: {},
+    houses: [],
     leave: {},
     reader: null,
     place: 0,
@@ -76,8 +77,9 @@ async function readIn(
 }
 
 /** Whether a document's counts are missing, incomplete, or of another house style than today's. */
-export function needsRun({ run }: ShelfRecord, style: HouseStyle): boolean {
-  return run === null || run.unread.length > 0 || run.style !== styleStamp(style);
+export async function needsRun({ run, houses }: ShelfRecord): Promise<boolean> {
+  if (run === null || run.unread.length > 0) return true;
+  return run.style !== layersStamp(await readLayers(houses));
 }
 
 /**
@@ -94,13 +96,13 @@ export async function runForShelf(
   if (await isHeld(record.id)) return;
   const read = await worker.read(bytes, record.fileName, record.variety);
   if ("problem" in read) return;
-  const style = await readStyle();
+  const layers = await readLayers(record.houses);
   const copy = new DeskDocument(read.manuscript, await readDecisions(record.id), record.id);
   const update = await worker.check(
     record.id,
     copy.editsSoFar(),
     0,
-    checkSettings(record, style),
+    checkSettings(record, layers),
     proxy(({ done, all }) => report(done / Math.max(1, all))),
     proxy(() => undefined),
   );
@@ -119,7 +121,7 @@ export async function runForShelf(
       decided: copy.decisions.filter(({ seq, act }) => act !== "undo" && copy.inForce.has(seq))
         .length,
       unread: [...update.unread],
-      style: styleStamp(style),
+      style: layersStamp(layers),
       grade: readings?.grade?.median ?? null,
     },
   });
