@@ -29,6 +29,7 @@ import { type AbbreviationRow, gatherAbbreviations } from "../core/gathered/abbr
 import { gatherQuantities, type KindRow } from "../core/gathered/quantities.ts";
 import { type GatheredTerms, gatherTerms } from "../core/gathered/terms.ts";
 import type { HouseRule, Rule, RuleExample } from "../core/house/rules.ts";
+import type { Language } from "../core/language/analysis.ts";
 import { correctWord } from "../core/language/corrections/corrections.ts";
 import type { PartOfSpeech } from "../core/language/meanings/word-net.ts";
 import { tokenise } from "../core/language/text/tokens.ts";
@@ -270,13 +271,9 @@ export class Proofreader {
     const turn = ++this.trialTurn;
     const language = (await this.data.full()) ?? (await this.data.now());
     if (turn !== this.trialTurn || !this.manuscript) return null;
-    const key = JSON.stringify([this.manuscript.origin.hash, edits.length, edits.at(-1), settings]);
-    if (this.trials?.key !== key) {
-      const manuscript = withEdits(this.manuscript, edits);
-      this.trials = { key, trials: new RuleTrials(manuscript, language, settings) };
-    }
+    const trials = this.trialsOf(this.manuscript, edits, settings, language);
     let last: Trial | null = null;
-    for (const trial of this.trials.trials.places(rule, TRIAL_MS)) {
+    for (const trial of trials.places(rule, TRIAL_MS)) {
       last = trial;
       if (trial.isWhole) break;
       tell(trial);
@@ -284,6 +281,32 @@ export class Proofreader {
       if (turn !== this.trialTurn) return null;
     }
     return last;
+  }
+
+  /** The document as rules are tried on it, kept for the next one. */
+  private trialsOf(
+    manuscript: Manuscript,
+    edits: readonly Edit[],
+    settings: Pick<CheckSettings, "kind" | "variety">,
+    language: Language,
+  ): RuleTrials {
+    const { kind, variety } = settings;
+    const key = JSON.stringify([manuscript.origin.hash, edits.length, edits.at(-1), kind, variety]);
+    if (this.trials?.key === key) return this.trials.trials;
+    const trials = new RuleTrials(withEdits(manuscript, edits), language, settings);
+    this.trials = { key, trials };
+    return trials;
+  }
+
+  /** How often each of a house's rules speaks in the manuscript read last; null where nothing was read. */
+  async countRules(
+    rules: readonly HouseRule[],
+    edits: readonly Edit[],
+    settings: Pick<CheckSettings, "kind" | "variety">,
+  ): Promise<Map<string, number> | null> {
+    const language = (await this.data.full()) ?? (await this.data.now());
+    if (!this.manuscript) return null;
+    return this.trialsOf(this.manuscript, edits, settings, language).counts(rules);
   }
 
   /** What a rule makes of its right and wrong sentences. */

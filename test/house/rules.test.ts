@@ -49,7 +49,7 @@ describe("terms of the house", () => {
     ]);
     assert.equal(
       marks[0]?.reason,
-      "Not “commence”: Gannet Head Press writes “begin”. plain words.",
+      "Not “commence”: Gannet Head Press writes “begin”. Plain words.",
     );
     assert.equal(marks[0]?.weight, "fix");
   });

@@ -1,6 +1,6 @@
 import type { MarkFact } from "../checks/check.ts";
 import { RuleBook, type RuledBlock } from "../checks/house/rule-book.ts";
-import type { HouseRule, RuleExample } from "../house/rules.ts";
+import type { HouseRule, Rule, RuleExample } from "../house/rules.ts";
 import { type AnalysedBlock, analyse, type Language } from "../language/analysis.ts";
 import { structureOf } from "../language/text/structure.ts";
 import { applyEdits } from "../manuscript/edits.ts";
@@ -56,7 +56,7 @@ export class RuleTrials {
   /** Looks for a rule, and yields what is found so far whenever a while has passed. */
   *places(rule: HouseRule, turnMs: number): Generator<Trial> {
     const found: Trial = { count: 0, places: [], refused: null, isWhole: false };
-    const book = new RuleBook([rule], this.language, this.settings);
+    const book = new RuleBook([asFinding(rule)], this.language, this.settings);
     const [refused] = book.refused;
     if (refused) {
       yield { ...found, refused: refused.sentence, isWhole: true };
@@ -79,6 +79,23 @@ export class RuleTrials {
     }
     const slow = book.tooSlow.length > 0 ? "This expression takes too long." : null;
     yield { ...found, refused: slow, isWhole: true };
+  }
+
+  /** How often each of many rules speaks, by their names: all in one walk, as a document is checked. */
+  counts(rules: readonly HouseRule[]): Map<string, number> {
+    const counts = new Map(rules.map(({ rule }) => [rule.id, 0]));
+    const book = new RuleBook(rules.map(asFinding), this.language, this.settings);
+    const { text, blocks } = this.manuscript;
+    for (const [index, block] of blocks.entries()) {
+      const own = text.slice(block.from, block.to);
+      for (const facts of book.find(this.ruled(index, own)).values()) {
+        for (const { group = "" } of this.outsideCode(index, own, facts)) {
+          const id = group.slice(group.lastIndexOf("/") + 1);
+          counts.set(id, (counts.get(id) ?? 0) + 1);
+        }
+      }
+    }
+    return counts;
   }
 
   private ruled(index: number, text: string): RuledBlock {
@@ -112,6 +129,23 @@ export class RuleTrials {
     if (shape !== "text") return [];
     return facts.filter((fact) => !code.some(({ from, to }) => from < fact.to && to > fact.from));
   }
+}
+
+/** A rule that finds nothing by itself, as one that finds what it is about: the uses of an abbreviation. */
+function asFinding({ rule, house }: HouseRule): HouseRule {
+  if (rule.type !== "abbreviation") return { rule, house };
+  const { id, short, scope } = rule;
+  const uses: Rule = {
+    id,
+    type: "term",
+    not: [short],
+    use: [],
+    inflects: false,
+    exactCapitals: true,
+    exceptions: [],
+    ...(scope ? { scope } : {}),
+  };
+  return { rule: uses, house };
 }
 
 function placeOf({ from, to, choices }: MarkFact, text: string, start: number): TrialPlace {

@@ -1,5 +1,6 @@
 import { setNonce } from "get-nonce";
 import { type ReactNode, useCallback, useEffect, useMemo, useRef, useState } from "react";
+import type { RuleDraft } from "../../core/house/rule-draft.ts";
 import { keepPagesOffline } from "../parts/offline.ts";
 import { useFileDrop } from "../parts/use-file-drop.ts";
 import { BoardPane } from "./BoardPane.tsx";
@@ -8,6 +9,7 @@ import { DeskHeader } from "./DeskHeader.tsx";
 import { ExportDialog } from "./ExportDialog.tsx";
 import { GalleyPane } from "./GalleyPane.tsx";
 import type { Galley } from "./galley/galley.ts";
+import { HouseRuleDialog } from "./HouseRuleDialog.tsx";
 import { KeysDialog } from "./KeysDialog.tsx";
 import { openDropped } from "./open-dropped.ts";
 import { PassRail } from "./PassRail.tsx";
@@ -43,6 +45,7 @@ export function Desk({ nonce }: { nonce: string }) {
   const [exporting, setExporting] = useState(false);
   const [keysShown, setKeysShown] = useState(false);
   const [replacing, setReplacing] = useState(false);
+  const [ruling, setRuling] = useState<RuleDraft | null>(null);
   const commands = useMemo<DeskCommands>(
     () => ({
       openQuery: () => session.deciding.mayDecide && session.state.subject && setAsking(true),
@@ -72,6 +75,7 @@ export function Desk({ nonce }: { nonce: string }) {
       showOccurrences: () => setSheet((now) => (now === "occurrences" ? null : "occurrences")),
       showEntry: () => setSheet((now) => (now === "entry" ? null : "entry")),
       showKeys: () => setKeysShown(true),
+      makeRule: () => setRuling(session.state.reading ? null : session.house.draft()),
       showBoard: () => setBoard("pass"),
       showReadings: () => setBoard("readings"),
     }),
@@ -84,7 +88,11 @@ export function Desk({ nonce }: { nonce: string }) {
     [session],
   );
   const dropping = useFileDrop(dropped, refused);
-  useWalkKeys(session, commands, board !== null || exporting || keysShown || replacing);
+  useWalkKeys(
+    session,
+    commands,
+    board !== null || exporting || keysShown || replacing || ruling !== null,
+  );
   // biome-ignore lint/correctness/useExhaustiveDependencies: a question belongs to one subject
   useEffect(() => setAsking(false), [subject]);
   useEffect(() => {
@@ -136,6 +144,7 @@ export function Desk({ nonce }: { nonce: string }) {
       <StatusLine session={session} commands={commands} board={board !== null} />
       <ExportDialog open={exporting} onClose={() => setExporting(false)} session={session} />
       <ReplaceDialog open={replacing} onClose={() => setReplacing(false)} session={session} />
+      <HouseRuleDialog session={session} draft={ruling} onClose={() => setRuling(null)} />
       <KeysDialog open={keysShown} onClose={() => setKeysShown(false)} />
       {dropping ? (
         <div className="pointer-events-none fixed inset-3 z-20 border-2 border-dashed border-pen bg-wash/80 p-10 font-book text-2xl">

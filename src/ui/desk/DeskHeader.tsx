@@ -1,6 +1,7 @@
 import { KIND_LABELS, VARIETY_LABELS } from "../../core/report/words.ts";
 import { Brand } from "../parts/Brand.tsx";
 import { ThemeSwitch } from "../parts/ThemeSwitch.tsx";
+import { HouseMenu } from "./HouseMenu.tsx";
 import type { Sheet } from "./SideSheet.tsx";
 import type { DeskSession } from "./session.ts";
 import { useSlice } from "./use-slice.ts";
@@ -43,6 +44,7 @@ export function DeskHeader({ session, sheet, onSheet, onExport }: HeaderProps) {
           />
         </>
       ) : null}
+      {record ? <HouseMenu session={session} /> : null}
       <ThemeSwitch />
       <button
         type="button"

@@ -137,6 +137,7 @@ function Acts({ subject, twins, session, commands }: ActsProps) {
         </>
       ) : null}
       <Act letter="Q" typing={typing} label="query" run={commands.openQuery} />
+      <Act letter="F" typing={typing} label="for the house" run={commands.makeRule} />
       {typing ? (
         <span className="flex items-baseline gap-1.5 font-semibold whitespace-nowrap text-pen">
           <Key>Esc</Key>

@@ -9,6 +9,8 @@ export interface DeskCommands {
   showOccurrences: () => void;
   showEntry: () => void;
   showKeys: () => void;
+  /** Makes a rule of the house from the mark or the word at hand. */
+  makeRule: () => void;
   /** The board of the present pass, over the text. */
   showBoard: () => void;
   /** How the text reads, over the text. */
@@ -38,6 +40,7 @@ export const KEYS: { keys: string[]; label: string }[] = [
   { keys: ["⇧S"], label: "let it stand everywhere in this document" },
   { keys: ["W"], label: "put the word on the word list" },
   { keys: ["Q"], label: "ask the author" },
+  { keys: ["F"], label: "for the house: make a rule of it" },
   { keys: ["E"], label: "edit the text here; Esc comes back" },
   { keys: ["G"], label: "occurrences of the same" },
   { keys: ["B"], label: "the board of the pass, and from there back into the text" },
@@ -134,6 +137,7 @@ function actionsOf(session: DeskSession, commands: DeskCommands): Map<string, ()
     ["p", () => session.walk.stepPass(1)],
     ["⇧P", () => session.walk.stepPass(-1)],
     ["q", commands.openQuery],
+    ["f", commands.makeRule],
     ["e", commands.editHere],
     ["g", commands.showOccurrences],
     ["m", commands.showEntry],

@@ -129,6 +129,11 @@ export class DocumentSettings {
     await this.turn({ name: "kind" }, kind);
   }
 
+  /** Has the document read under these houses, the first heard first. */
+  async followHouses(ids: readonly string[]): Promise<void> {
+    await this.turn({ name: "houses" }, ids.length > 0 ? ids.join(" ") : null);
+  }
+
   /** Has replacements made while typing, or not. */
   async setReplaceTyping(replaceTyping: boolean): Promise<void> {
     this.core.publish({ replaceTyping });

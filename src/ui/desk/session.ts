@@ -20,6 +20,7 @@ import { DeskDocument } from "./desk-document.ts";
 import { DocumentReadings } from "./document-readings.ts";
 import { DocumentSettings } from "./document-settings.ts";
 import type { GalleyFace } from "./galley-face.ts";
+import { HouseRules } from "./house-rules.ts";
 import { ReadingAloud, type ReadingScope } from "./reading-aloud.ts";
 import { SettingEffects } from "./setting-effects.ts";
 import { Settling } from "./settling.ts";
@@ -39,6 +40,7 @@ export class DeskSession {
   readonly settings: DocumentSettings;
   readonly readings: DocumentReadings;
   readonly settling: Settling;
+  readonly house: HouseRules;
   /** Where the board of a pass was left. */
   readonly boardMemory: BoardMemory = { group: "", view: "" };
   private hold: Hold | null = null;
@@ -60,6 +62,7 @@ export class DeskSession {
     this.settings = new DocumentSettings(core, this.walk, this.typing, this.deciding, effects);
     this.readings = new DocumentReadings(core);
     this.settling = new Settling(core, this.deciding);
+    this.house = new HouseRules(core, this.settings);
     this.aloud = new ReadingAloud({
       current: () => this.current(),
       show: (spoken) => core.galley?.showSpoken(spoken),
@@ -117,7 +120,7 @@ export class DeskSession {
     ]);
     const { houses, style } = layersApart(layers);
     this.core.publish({ style, houses, whileTyping, replaceTyping });
-    this.unheard = onHousesChanged(() => void this.readHouses());
+    this.unheard = onHousesChanged(() => void this.house.refresh());
     this.core.lastPlace = record.place;
     await this.restore(manuscript, this.hold.first);
     this.core.publish({ phase: "checking", manuscript, reading: !this.hold.first });
@@ -125,14 +128,6 @@ export class DeskSession {
     // The text first: a check that starts while it is being laid out only holds it up.
     await painted();
     await this.core.checking.whole();
-  }
-
-  /** Takes over what another tab has changed in the houses. */
-  private async readHouses(): Promise<void> {
-    const { record } = this.state;
-    if (!record) return;
-    this.core.publish(layersApart(await readLayers(record.houses)));
-    await this.core.checking.configure();
   }
 
   /** Ends the session: what was typed is kept, the worker and the hold let go. */

@@ -1,186 +1,164 @@
 import { setNonce } from "get-nonce";
-import { useCallback, useEffect, useState } from "react";
-import { EMPTY_STYLE, HOUSE, type HouseStyle, PERSONAL } from "../../core/house/style.ts";
-import { NotKept } from "../../store/failure.ts";
-import { changeStyle, readStyle } from "../../store/house.ts";
+import { useState } from "react";
+import { HOUSE, type HouseStyle, OWN, PERSONAL } from "../../core/house/style.ts";
+import { addHouse, deleteHouse } from "../../store/house.ts";
 import { SiteHeader } from "../parts/SiteHeader.tsx";
-import { figure } from "../parts/words.ts";
 import { BackupPart } from "./BackupPart.tsx";
 import { ChecksPart } from "./ChecksPart.tsx";
 import type { ChangeStyle } from "./change-style.ts";
 import { ExchangePart } from "./ExchangePart.tsx";
-import { NewListDialog } from "./NewListDialog.tsx";
+import { FormsPart } from "./FormsPart.tsx";
+import { HouseNav, isRulePart, RULE_PARTS, type RulePart } from "./HouseNav.tsx";
+import { NameDialog } from "./NameDialog.tsx";
 import { ReplacementsPart } from "./ReplacementsPart.tsx";
+import { RulesPart } from "./RulesPart.tsx";
 import { SoundRulesPart } from "./SoundRulesPart.tsx";
 import { SubjectsPart } from "./SubjectsPart.tsx";
+import { ThisHousePart } from "./ThisHousePart.tsx";
+import { useHouse } from "./use-house.ts";
+import { type Tried, useTried } from "./use-tried.ts";
 import { WordListPart } from "./WordListPart.tsx";
 
-/** The screen of what holds for all documents: word lists, replacements, sound rules. */
+/** The screen of house styles: rules, lists, checks and files of one house at a time. */
 export function House({ nonce }: { nonce: string }) {
   setNonce(nonce);
-  const [style, setStyle] = useState<HouseStyle | null>(null);
-  const [part, setPart] = useState(
-    () => new URLSearchParams(location.search).get("part") ?? PERSONAL,
-  );
-  const [failure, setFailure] = useState("");
-  const [naming, setNaming] = useState(false);
-  useEffect(() => {
-    void readStyle().then(setStyle);
-  }, []);
-  const change = useCallback<ChangeStyle>((step) => {
-    changeStyle(step).then(
-      (next) => {
-        setStyle(next);
-        setFailure("");
-      },
-      (error: unknown) => {
-        if (!(error instanceof NotKept)) throw error;
-        setFailure(error.sentence);
-      },
-    );
-  }, []);
-  const open = (next: string) => {
-    setPart(next);
-    history.replaceState(null, "", `?part=${encodeURIComponent(next)}`);
+  const [place, setPlace] = useState(() => {
+    const query = new URLSearchParams(location.search);
+    return { house: query.get("house") ?? OWN, part: query.get("part") ?? PERSONAL };
+  });
+  const { style, houses, failure, change, refresh } = useHouse(place.house);
+  const [naming, setNaming] = useState<"list" | "house" | null>(null);
+  const go = (next: Partial<typeof place>) => {
+    const now = { ...place, ...next };
+    setPlace(now);
+    const house = now.house === OWN ? "" : `house=${encodeURIComponent(now.house)}&`;
+    history.replaceState(null, "", `?${house}part=${encodeURIComponent(now.part)}`);
   };
-  const shown = style ?? EMPTY_STYLE;
-  const listed = (id: string) => shown.words.filter(({ list }) => list === id).length;
-  const own = shown.lists.find(({ id }) => id === part);
+  const choose = (house: string) =>
+    go({ house, part: place.part === PERSONAL && house !== OWN ? "terms" : place.part });
+  const copy = async (from: HouseStyle | null, name: string) => {
+    const { id } = await addHouse(name, from);
+    refresh();
+    choose(id);
+  };
+  const tried = useTried(isRulePart(place.part) || place.part === "forms");
+  if (!style) return <p className="p-10 text-soft">Opening…</p>;
   return (
     <div className="min-h-screen min-w-[960px]">
       <SiteHeader here="/house" />
       <div className="mx-auto grid max-w-[1280px] grid-cols-[212px_minmax(0,1fr)] gap-10 px-8 pb-16">
-        <nav aria-label="House style" className="pt-9">
-          <Group title="Word lists">
-            <Item
-              title="Personal"
-              count={listed(PERSONAL)}
-              on={part === PERSONAL}
-              run={() => open(PERSONAL)}
-            />
-            <Item title="House" count={listed(HOUSE)} on={part === HOUSE} run={() => open(HOUSE)} />
-          </Group>
-          <Group title="Subject lists">
-            <Item title="Those that ship" on={part === "subjects"} run={() => open("subjects")} />
-            {shown.lists.map(({ id, name }) => (
-              <Item
-                key={id}
-                title={name}
-                count={listed(id)}
-                on={part === id}
-                run={() => open(id)}
-              />
-            ))}
-            <li>
-              <button
-                type="button"
-                className="button-text my-1.5 ml-3 text-[13px]"
-                onClick={() => setNaming(true)}
-              >
-                New list…
-              </button>
-            </li>
-          </Group>
-          <Group title="Typing">
-            <Item
-              title="Replacements"
-              count={shown.replacements.length}
-              on={part === "replacements"}
-              run={() => open("replacements")}
-            />
-            <Item
-              title="Sound rules"
-              count={shown.soundRules.length}
-              on={part === "sounds"}
-              run={() => open("sounds")}
-            />
-          </Group>
-          <Group title="Checks">
-            <Item
-              title="How much of each"
-              count={Object.keys(shown.appetites).length}
-              on={part === "checks"}
-              run={() => open("checks")}
-            />
-          </Group>
-          <Group title="Files">
-            <Item title="Import, export" on={part === "files"} run={() => open("files")} />
-            <Item title="Backup" on={part === "backup"} run={() => open("backup")} />
-          </Group>
-        </nav>
+        <HouseNav
+          style={style}
+          houses={houses}
+          part={place.part}
+          open={(part) => go({ part })}
+          choose={choose}
+          onNewHouse={() => setNaming("house")}
+          onNewList={() => setNaming("list")}
+        />
         <main className="min-w-0 pt-8">
           {failure ? (
             <p role="alert" className="mb-4 font-semibold text-alarm">
               {failure}
             </p>
           ) : null}
-          {style === null ? <p className="text-soft">Opening…</p> : null}
-          {style && part === "subjects" ? <SubjectsPart /> : null}
-          {style && part === "replacements" ? (
-            <ReplacementsPart style={style} change={change} />
-          ) : null}
-          {style && part === "sounds" ? <SoundRulesPart style={style} change={change} /> : null}
-          {style && part === "checks" ? <ChecksPart style={style} change={change} /> : null}
-          {style && part === "files" ? <ExchangePart style={style} change={change} /> : null}
-          {part === "backup" ? (
-            <BackupPart onRestored={() => void readStyle().then(setStyle)} />
-          ) : null}
-          {style && (part === PERSONAL || part === HOUSE || own) ? (
-            <WordListPart
-              key={part}
-              style={style}
-              list={part}
-              title={own?.name ?? (part === HOUSE ? "House list" : "Personal list")}
-              change={change}
-              onGone={() => open(PERSONAL)}
-            />
-          ) : null}
+          <Part
+            key={`${style.id} ${place.part}`}
+            part={place.part}
+            style={style}
+            change={change}
+            tried={tried}
+            onGone={() => go({ part: PERSONAL })}
+            onRestored={refresh}
+            onCopy={() => void copy(style, `${style.name || "House"}, copy`)}
+            onDelete={() => {
+              void deleteHouse(style.id).then(() => {
+                go({ house: OWN, part: "house-itself" });
+                refresh();
+              });
+            }}
+          />
         </main>
       </div>
-      <NewListDialog
-        open={naming}
-        onClose={() => setNaming(false)}
-        onMade={(list) => {
-          change((now) => ({ ...now, lists: [...now.lists, list] }));
-          open(list.id);
+      <NameDialog
+        open={naming === "list"}
+        title="New subject list"
+        about="Its words count for the documents it is switched on for, on the desk."
+        make="Make the list"
+        onClose={() => setNaming(null)}
+        onMade={(name) => {
+          const id = `own-${crypto.randomUUID?.() ?? String(Date.now())}`;
+          change((now) => ({ ...now, lists: [...now.lists, { id, name }] }));
+          go({ part: id });
         }}
+      />
+      <NameDialog
+        open={naming === "house"}
+        title="New house"
+        about="A house holds for the documents that follow it, which is chosen at the desk. Its name is said with its marks."
+        make="Make the house"
+        onClose={() => setNaming(null)}
+        onMade={(name) => void copy(null, name)}
       />
     </div>
   );
 }
 
-function Group({ title, children }: { title: string; children: React.ReactNode }) {
-  return (
-    <section className="pb-5">
-      <h2 className="px-3 pb-1.5 text-xs font-semibold text-soft">{title}</h2>
-      <ul>{children}</ul>
-    </section>
-  );
+interface PartProps {
+  part: string;
+  style: HouseStyle;
+  change: ChangeStyle;
+  tried: Tried;
+  onGone(): void;
+  onRestored(): void;
+  onCopy(): void;
+  onDelete(): void;
 }
 
-interface ItemProps {
-  title: string;
-  count?: number;
-  on: boolean;
-  run: () => void;
+/** The part that is open. */
+function Part({ part, style, change, tried, onGone, onRestored, onCopy, onDelete }: PartProps) {
+  const own = style.lists.find(({ id }) => id === part);
+  if (isRulePart(part)) {
+    return (
+      <RulesPart
+        style={style}
+        change={change}
+        tried={tried}
+        types={RULE_PARTS[part]}
+        about={ABOUT[part]}
+      />
+    );
+  }
+  if (part === "forms") return <FormsPart style={style} change={change} tried={tried} />;
+  if (part === "subjects") return <SubjectsPart />;
+  if (part === "replacements") return <ReplacementsPart style={style} change={change} />;
+  if (part === "sounds") return <SoundRulesPart style={style} change={change} />;
+  if (part === "checks") return <ChecksPart style={style} change={change} />;
+  if (part === "files") return <ExchangePart style={style} change={change} />;
+  if (part === "backup") return <BackupPart onRestored={onRestored} />;
+  if (part === PERSONAL || part === HOUSE || own) {
+    return (
+      <WordListPart
+        style={style}
+        list={part}
+        title={own?.name ?? (part === HOUSE ? "House list" : "Personal list")}
+        change={change}
+        onGone={onGone}
+      />
+    );
+  }
+  return <ThisHousePart style={style} change={change} onCopy={onCopy} onDelete={onDelete} />;
 }
 
-function Item({ title, count, on, run }: ItemProps) {
-  return (
-    <li>
-      <button
-        type="button"
-        aria-current={on ? "true" : undefined}
-        className={`flex w-full justify-between gap-3 border-l-3 px-3 py-1.5 text-left ${
-          on ? "border-pen bg-sheet font-semibold" : "border-transparent"
-        }`}
-        onClick={run}
-      >
-        <span className="min-w-0 truncate">{title}</span>
-        {count === undefined ? null : (
-          <span className="font-normal text-soft">{figure(count)}</span>
-        )}
-      </button>
-    </li>
-  );
-}
+const ABOUT: Readonly<Record<RulePart, string>> = {
+  terms: "Words that are not written, and what is written for them.",
+  wording:
+    "Words that are right and still to be weighed, with the reason. They are advice, never errors.",
+  capitals: "Terms and titles with fixed capitals, wherever they stand in a sentence.",
+  compounds:
+    "Open, hyphenated or closed: one way for each compound, plurals and verb forms with it.",
+  names: "Names of people, places and things, and how they are written wrong.",
+  abbreviations: "What an abbreviation is short for, and whether a text must explain it.",
+  patterns:
+    "What no list of words tells: words and parts of speech in a row, or a shape of letters and figures.",
+};

@@ -335,7 +335,8 @@ function shortened(text: string): string {
 }
 
 function sentence(text: string): string {
-  return /[.?]$/.test(text) ? text : `${text}.`;
+  const opened = capitalised(text);
+  return /[.?]$/.test(opened) ? opened : `${opened}.`;
 }
 
 /** Whether a letter that may be an article's last stands before the space before a place. */

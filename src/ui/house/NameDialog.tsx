@@ -1,29 +1,27 @@
 import { useState } from "react";
-import type { OwnList } from "../../core/house/style.ts";
 import { Modal } from "../parts/Modal.tsx";
 
-interface NewListDialogProps {
+interface Props {
   open: boolean;
+  title: string;
+  about: string;
+  /** What the button says. */
+  make: string;
   onClose: () => void;
-  onMade: (list: OwnList) => void;
+  onMade: (name: string) => void;
 }
 
-/** Asks for the name of a new subject list. */
-export function NewListDialog({ open, onClose, onMade }: NewListDialogProps) {
+/** Asks for the name of something new. */
+export function NameDialog({ open, title, about, make, onClose, onMade }: Props) {
   const [name, setName] = useState("");
   return (
-    <Modal
-      open={open}
-      onClose={onClose}
-      title="New subject list"
-      about="Its words count for the documents it is switched on for, on the desk."
-    >
+    <Modal open={open} onClose={onClose} title={title} about={about}>
       <form
         className="mt-4"
         onSubmit={(event) => {
           event.preventDefault();
           if (name.trim() === "") return;
-          onMade({ id: `own-${crypto.randomUUID?.() ?? String(Date.now())}`, name: name.trim() });
+          onMade(name.trim());
           setName("");
           onClose();
         }}
@@ -33,12 +31,13 @@ export function NewListDialog({ open, onClose, onMade }: NewListDialogProps) {
           <input
             className="field mt-1 block w-full"
             value={name}
+            maxLength={80}
             onChange={(event) => setName(event.target.value)}
           />
         </label>
         <div className="mt-5 flex gap-4">
           <button type="submit" className="button-main" disabled={name.trim() === ""}>
-            Make the list
+            {make}
           </button>
           <button type="button" className="button-plain" onClick={onClose}>
             Close
