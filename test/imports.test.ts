@@ -13,7 +13,7 @@ const LAYERS = [
   "core/readings|core/ledger|core/house",
   "core/language|core/formats",
   "core/checks",
-  "core/engine|core/backup|core/gathered|core/carry",
+  "core/engine|core/backup|core/gathered|core/carry|core/cleanup",
   "core/report",
   "worker|store|command|server",
   "ui",

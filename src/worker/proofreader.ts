@@ -1,5 +1,7 @@
 import { PASSES, type Pass } from "../core/checks/card.ts";
 import { clashesOf } from "../core/checks/house/clashes.ts";
+import { type Cleanup, findCleanup } from "../core/cleanup/cleanup.ts";
+import { cleanContext } from "../core/cleanup/context.ts";
 import { Engine } from "../core/engine/engine.ts";
 import type {
   CheckSettings,
@@ -322,6 +324,18 @@ export class Proofreader {
   /** What a rule has against others and against words that are listed as right. */
   clashes(rule: Rule, others: readonly Rule[], words: readonly string[]): string[] {
     return clashesOf(rule, others, new Set(words));
+  }
+
+  /** What the clean-up would change in the manuscript read last, with these edits made; null where nothing was read. */
+  cleanUp(
+    edits: readonly Edit[],
+    rules: readonly HouseRule[],
+    wanted: Readonly<Record<string, boolean>>,
+  ): Cleanup | null {
+    if (!this.manuscript) return null;
+    const { origin, variety } = this.manuscript;
+    const manuscript = withEdits(this.manuscript, edits);
+    return findCleanup(manuscript, cleanContext({ ...manuscript, origin, variety }, rules), wanted);
   }
 
   /** How often each form stands in what was checked, settled or not; null where nothing was. */

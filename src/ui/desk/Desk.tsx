@@ -4,6 +4,7 @@ import type { RuleDraft } from "../../core/house/rule-draft.ts";
 import { keepPagesOffline } from "../parts/offline.ts";
 import { useFileDrop } from "../parts/use-file-drop.ts";
 import { BoardPane } from "./BoardPane.tsx";
+import { CleanupBoard } from "./boards/CleanupBoard.tsx";
 import type { DeskCommands } from "./commands.ts";
 import { DeskHeader } from "./DeskHeader.tsx";
 import { ExportDialog } from "./ExportDialog.tsx";
@@ -23,6 +24,9 @@ import { useWalkKeys } from "./use-walk-keys.ts";
 import { WalkEnd } from "./WalkEnd.tsx";
 import { Warnings } from "./Warnings.tsx";
 
+/** What may lie over the text. */
+export type BoardName = "pass" | "readings" | "cleanup";
+
 /** The screen where one document is proofread. */
 export function Desk({ nonce }: { nonce: string }) {
   setNonce(nonce);
@@ -40,7 +44,7 @@ export function Desk({ nonce }: { nonce: string }) {
   const [sheet, setSheet] = useState<Sheet>("occurrences");
   const sheetShown = useRef<Sheet>(sheet);
   sheetShown.current = sheet;
-  const [board, setBoard] = useState<"pass" | "readings" | null>(null);
+  const [board, setBoard] = useState<BoardName | null>(null);
   const [asking, setAsking] = useState(false);
   const [exporting, setExporting] = useState(false);
   const [keysShown, setKeysShown] = useState(false);
@@ -78,6 +82,7 @@ export function Desk({ nonce }: { nonce: string }) {
       makeRule: () => setRuling(session.state.reading ? null : session.house.draft()),
       showBoard: () => setBoard("pass"),
       showReadings: () => setBoard("readings"),
+      cleanUp: () => setBoard("cleanup"),
     }),
     [session],
   );
@@ -138,7 +143,10 @@ export function Desk({ nonce }: { nonce: string }) {
             </DeskMain>
             {sheet ? <SideSheet sheet={sheet} onSheet={setSheet} session={session} /> : null}
           </div>
-          {board ? <BoardPane session={session} which={board} onClose={closeBoard} /> : null}
+          {board === "cleanup" ? <CleanupBoard session={session} onClose={closeBoard} /> : null}
+          {board === "pass" || board === "readings" ? (
+            <BoardPane session={session} which={board} onClose={closeBoard} />
+          ) : null}
         </div>
       </div>
       <StatusLine session={session} commands={commands} board={board !== null} />

@@ -22,8 +22,8 @@ interface RailProps {
 
 interface PassRailProps extends RailProps {
   /** The board is up. */
-  board: "pass" | "readings" | null;
-  onBoard: (which: "pass" | "readings") => void;
+  board: "pass" | "readings" | "cleanup" | null;
+  onBoard: (which: "pass" | "readings" | "cleanup") => void;
   onReplace: () => void;
 }
 
@@ -45,6 +45,17 @@ export function PassRail({ session, board, onBoard, onReplace }: PassRailProps) 
         }}
       >
         <BoardTitle session={session} /> <Key>B</Key>
+      </button>
+      <button
+        type="button"
+        aria-pressed={board === "cleanup"}
+        className={`flex items-baseline justify-between border-l-3 py-1.5 pr-3.5 pl-3.5 text-left text-[13px] ${board === "cleanup" ? "border-pen bg-sheet font-semibold" : "border-transparent text-soft"}`}
+        onClick={(event) => {
+          onBoard("cleanup");
+          if (event.detail > 0) event.currentTarget.blur();
+        }}
+      >
+        Clean-up <Key>C</Key>
       </button>
       <LeftAlone session={session} />
       <Subjects session={session} />

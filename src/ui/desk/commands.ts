@@ -15,6 +15,8 @@ export interface DeskCommands {
   showBoard: () => void;
   /** How the text reads, over the text. */
   showReadings: () => void;
+  /** The mechanical clean-up, over the text. */
+  cleanUp: () => void;
   /** Makes a choice in every place, once these have been seen. */
   everywhere: (choice: number) => void;
   scroll: (to: "up" | "down" | "start" | "end") => void;
@@ -45,6 +47,7 @@ export const KEYS: { keys: string[]; label: string }[] = [
   { keys: ["G"], label: "occurrences of the same" },
   { keys: ["B"], label: "the board of the pass, and from there back into the text" },
   { keys: ["H"], label: "how the text reads: counts, measures, hard sentences" },
+  { keys: ["C"], label: "clean-up: mechanical changes, seen first and made at once" },
   { keys: ["M"], label: "meanings, synonyms and sound of the word" },
   { keys: ["U", "Ctrl Z"], label: "undo the last decision" },
   { keys: ["⇧U", "Ctrl Y"], label: "take the undo back" },
@@ -142,6 +145,7 @@ function actionsOf(session: DeskSession, commands: DeskCommands): Map<string, ()
     ["g", commands.showOccurrences],
     ["m", commands.showEntry],
     ["b", commands.showBoard],
+    ["c", commands.cleanUp],
     ["h", commands.showReadings],
     ["/", commands.find],
     ["?", commands.showKeys],

@@ -14,6 +14,7 @@ import { connectProofreader } from "../../worker/connect.ts";
 import type { AboutWord, Update } from "../../worker/proofreader.ts";
 import type { BoardMemory } from "./boards/board.ts";
 import { anchorOf } from "./choices.ts";
+import { CleanUp } from "./clean-up.ts";
 import { ANOTHER_TAB, Deciding } from "./deciding.ts";
 import { DeskCore } from "./desk-core.ts";
 import { DeskDocument } from "./desk-document.ts";
@@ -41,6 +42,7 @@ export class DeskSession {
   readonly readings: DocumentReadings;
   readonly settling: Settling;
   readonly house: HouseRules;
+  readonly cleanUp: CleanUp;
   /** Where the board of a pass was left. */
   readonly boardMemory: BoardMemory = { group: "", view: "" };
   private hold: Hold | null = null;
@@ -63,6 +65,7 @@ export class DeskSession {
     this.readings = new DocumentReadings(core);
     this.settling = new Settling(core, this.deciding);
     this.house = new HouseRules(core, this.settings);
+    this.cleanUp = new CleanUp(core, this.deciding);
     this.aloud = new ReadingAloud({
       current: () => this.current(),
       show: (spoken) => core.galley?.showSpoken(spoken),

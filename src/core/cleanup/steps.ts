@@ -1,0 +1,336 @@
+import type { Edit, Format, Variety } from "../manuscript/model.ts";
+import { wordBreaks } from "./breaks.ts";
+import { LIGATURES, latinFor } from "./characters.ts";
+import type { CleanBlock } from "./places.ts";
+import { curvedApostrophes, curvedQuotes } from "./quotes.ts";
+
+/** What the clean-up asks of a document and of its houses. */
+export interface CleanContext {
+  format: Format;
+  variety: Variety;
+  /** The document’s habits, or what its houses have. */
+  dash: string | null;
+  ellipsis: string | null;
+  /** Quotation marks and apostrophes are curved. */
+  isCurved: boolean;
+  /** Spaces are the layout of its text, as in a .txt that is set in columns. */
+  isPlain: boolean;
+}
+
+/** One mechanical change, made everywhere or nowhere. */
+export interface CleanStep {
+  id: string;
+  title: string;
+  note: string;
+  /** Made unless someone says otherwise. */
+  isUsual(context: CleanContext): boolean;
+  /** It changes figures of tables too. */
+  inFigures?: boolean;
+  /** Edits in a block, offsets in its text. */
+  find(block: CleanBlock, context: CleanContext): Edit[];
+}
+
+const always = () => true;
+const never = () => false;
+
+/** The places of an expression with the flag g, outside what is spared; `put` gives null for none. */
+function replacing(
+  { text, isSpared }: CleanBlock,
+  expression: RegExp,
+  put: (match: RegExpMatchArray & { index: number }) => string | null,
+): Edit[] {
+  const edits: Edit[] = [];
+  for (const match of text.matchAll(expression)) {
+    const from = match.index;
+    const to = from + match[0].length;
+    if (to === from || isSpared(from, to)) continue;
+    const insert = put(match);
+    if (insert !== null && insert !== match[0]) edits.push({ from, to, insert });
+  }
+  return edits;
+}
+
+/** What the control characters from U+0080 on were in Windows-1252, as which they are mostly meant. */
+const WINDOWS = [..."€ ‚ƒ„…†‡ˆ‰Š‹Œ Ž  ‘’“”•–—˜™š›œ žŸ"];
+/** Zero-width and control characters; joiners are letters of other scripts, and hold signs of pictures together. */
+const INVISIBLE =
+  /(?:[\u200b\u2060\ufeff\u200e\u200f\u202a-\u202e\u2066-\u2069]|(?![\t\n\r])\p{Cc})+|(?<=[\p{Script=Latin}\d\s])[\u200c\u200d]+(?=[\p{Script=Latin}\d\s]|$)/gu;
+const MIXED = /[\p{L}\p{M}]*[\p{Script=Cyrillic}\p{Script=Greek}][\p{L}\p{M}]*/gu;
+const DECOMPOSED = /[\p{L}][\u0300-\u036f]+|[\u212a\u212b]/gu;
+
+export const STEPS: readonly CleanStep[] = [
+  {
+    id: "invisible",
+    title: "Invisible characters",
+    note: "zero-width spaces, marks of direction, control characters",
+    isUsual: always,
+    inFigures: true,
+    find: (block) =>
+      replacing(block, INVISIBLE, ([signs]) =>
+        signs.replace(/./gsu, (sign) => WINDOWS[sign.charCodeAt(0) - 0x80]?.trim() ?? ""),
+      ),
+  },
+  {
+    id: "soft-hyphens",
+    title: "Soft hyphens",
+    note: "hyphens that only show at a line’s end",
+    isUsual: always,
+    inFigures: true,
+    find: (block) => replacing(block, /\u00ad+/g, () => ""),
+  },
+  {
+    id: "ligatures",
+    title: "Ligatures as characters",
+    note: "“ﬁ” as one character becomes “fi”",
+    isUsual: always,
+    inFigures: true,
+    find: (block) => replacing(block, /[\ufb00-\ufb06]/g, ([sign]) => LIGATURES[sign] ?? null),
+  },
+  {
+    id: "look-alikes",
+    title: "Look-alike letters",
+    note: "a letter of another alphabet within an English word",
+    isUsual: always,
+    inFigures: true,
+    find: (block) => replacing(block, MIXED, ([word]) => latinFor(word)),
+  },
+  {
+    id: "unicode-forms",
+    title: "Mixed Unicode forms",
+    note: "a letter and its accent as two characters become one (NFC)",
+    isUsual: always,
+    inFigures: true,
+    find: (block) => replacing(block, DECOMPOSED, ([letter]) => letter.normalize("NFC")),
+  },
+  {
+    id: "edge-spaces",
+    title: "Spaces at the ends of paragraphs",
+    note: "before the first character and after the last",
+    isUsual: always,
+    find: (block) =>
+      replacing(block, /^[ \u00a0\t]+(?=\S)|(?<=\S)[ \u00a0\t]+$/g, ({ index }) =>
+        // Four spaces open a listing.
+        index === 0 && /^(?: {4}|\t)/.test(block.text) ? null : "",
+      ),
+  },
+  {
+    id: "double-spaces",
+    title: "Double spaces",
+    note: "several spaces in a row become one",
+    isUsual: ({ isPlain }) => !isPlain,
+    find: (block) =>
+      replacing(block, /(?<=\S)[ \u00a0]{2,}(?=\S)/g, ([spaces]) => {
+        if (block.kind === "cell" || /^\s*(?:\||\+)/.test(block.text)) return null;
+        return spaces.includes("\u00a0") ? "\u00a0" : " ";
+      }),
+  },
+  {
+    id: "space-before-marks",
+    title: "Spaces before punctuation",
+    note: "and within brackets",
+    isUsual: always,
+    find: (block) => [
+      ...replacing(
+        block,
+        /(?<=[\p{L}\p{N}"”’')\]])[ \u00a0]+(?=[,;.](?![\p{L}\p{N}.…/\\-])|[!?](?=\s|$|["”’')])|:(?=\s|$))/gu,
+        (match) => {
+          // “: )”, “...” and a decimal of its own are no ends of a clause; a spaced ellipsis neither.
+          const after = block.text.slice(match.index + match[0].length);
+          if (/^[:;]\s*[-)(]/.test(after) || /^\. \./.test(after)) return null;
+          return "";
+        },
+      ),
+      ...replacing(
+        block,
+        /(?<=[([])[ \u00a0]+(?=[\p{L}\p{N}“‘"'])|(?<=(?:[\p{L}\p{N}]|[.”’]))(?<!\b(?:and|or|as|with))[ \u00a0]+(?=[)\]])/gu,
+        (match) =>
+          // A tick box: [ ].
+          /\[\s*[xX ]?\s*$/.test(block.text.slice(0, match.index + match[0].length)) ? null : "",
+      ),
+    ],
+  },
+  {
+    id: "tabs",
+    title: "Tabs within a paragraph",
+    note: "become one space; look at them first: a tab may be layout",
+    isUsual: never,
+    find: (block) => replacing(block, /(?<=\S)\t+(?=\S)/g, () => " "),
+  },
+  {
+    id: "double-stops",
+    title: "Doubled full stops and commas",
+    note: "“..” and “,,”; three are an ellipsis",
+    isUsual: always,
+    find: (block) =>
+      replacing(block, /(?<=[\p{L}\p{N})\]”’"])(?:\.\.(?![./\p{N}])|,,(?!,))/gu, (match) => {
+        const before = block.text.slice(Math.max(0, match.index - 1), match.index);
+        const after = block.text.charAt(match.index + 2);
+        if (after !== "" && !/[\s”’"')\]]/.test(after)) return null;
+        return before === "" ? null : (match[0][0] ?? null);
+      }),
+  },
+  {
+    id: "ellipses",
+    title: "Ellipses",
+    note: "as the house or the document has them",
+    isUsual: ({ ellipsis }) => ellipsis !== null,
+    find: (block, { ellipsis }) => {
+      const form = ellipsis ?? "…";
+      return replacing(
+        block,
+        /(?<![.\u2026/\\])(?:\.\.\.|…|\. \. \.)(?![.\u2026/\\\p{N}])/gu,
+        ([own]) => (own === form ? null : form === ". . ." ? ".\u00a0.\u00a0." : form),
+      );
+    },
+  },
+  {
+    id: "quotes",
+    title: "Quotation marks",
+    note: "straight ones become curved",
+    isUsual: ({ isCurved }) => isCurved,
+    find: curvedQuotes,
+  },
+  {
+    id: "apostrophes",
+    title: "Apostrophes",
+    note: "straight ones become curved",
+    isUsual: ({ isCurved }) => isCurved,
+    find: (block) => curvedApostrophes(block, curvedQuotes(block)),
+  },
+  {
+    id: "primes",
+    title: "Primes",
+    note: "feet and inches, minutes and seconds of arc",
+    isUsual: always,
+    find: (block) => [
+      ...replacing(
+        block,
+        /(?<=\d°\s?\d{1,2}(?:\.\d+)?)(?:'|’)(?=\s?(?:\d|[NSEW]\b|\s|$|[,.;)]))/gu,
+        () => "′",
+      ),
+      ...replacing(
+        block,
+        /(?<=\d[′'’]\s?\d{1,2}(?:\.\d+)?)(?:"|”|'')(?=\s|$|[,.;)NSEW])/gu,
+        () => "″",
+      ),
+      ...replacing(
+        block,
+        /(?<=(?<![\p{L}\d'’"”])\d{1,2})(?:'|’)(?=\s?\d{1,2}(?:"|”|″))/gu,
+        () => "′",
+      ),
+    ],
+  },
+  {
+    id: "ranges",
+    title: "Dashes of ranges",
+    note: "“12-18” becomes “12–18”",
+    isUsual: always,
+    find: (block) =>
+      replacing(
+        block,
+        /(?<=\b(?:pp?\.|pages?|chapters?|sections?|items?|years?|figs?\.|figures?|tables?|notes?|lines?|between|from|ages?|aged)[ \u00a0])(\d{1,4})-(\d{1,4})(?![\p{L}\p{N}-]|[./]\d)/giu,
+        ([, first = "", second = ""]) =>
+          Number(second) > Number(first) || second.length < first.length
+            ? `${first}–${second}`
+            : null,
+      ),
+  },
+  {
+    id: "dashes",
+    title: "Dashes",
+    note: "hyphens that stand for a dash, as the house or the document has it",
+    isUsual: ({ dash }) => dash !== null,
+    find: (block, { dash, variety }) => {
+      const form = dash ?? (variety === "en-US" ? "a—b" : "a – b");
+      const put = form.slice(1, -1);
+      const edits = replacing(
+        block,
+        /(?<=[\p{L}\p{N}”’"')\],]) (?:--?|−) (?=[\p{L}“‘"'(])|(?<=[\p{L}”’"')\],])--(?=[\p{L}“‘"'(])/gu,
+        (match) => {
+          // “3 - 2” is a sum; a line of hyphens is a rule; “word - word” in a list of terms is one of many.
+          if (
+            /\d $/.test(block.text.slice(0, match.index + 1)) &&
+            /^\d/.test(block.text.slice(match.index + match[0].length))
+          )
+            return null;
+          return put;
+        },
+      );
+      return block.kind === "cell" || block.kind === "heading" ? [] : edits;
+    },
+  },
+  {
+    id: "minus",
+    title: "Minus signs",
+    note: "“-5 °C” becomes “−5 °C”",
+    isUsual: always,
+    find: (block) =>
+      replacing(
+        block,
+        /(?<=^|[\s([])-(?=\d+(?:[.,]\d+)?[ \u00a0]?(?:°[CF]?|%|K\b|dB\b|m[mV]?\b(?!\/)|cm\b|km\b|V\b|hPa\b))/gu,
+        (match) => {
+          // A list's own hyphen, and an option: "-5".
+          return match.index === 0 ? null : "−";
+        },
+      ),
+  },
+  {
+    id: "multiplication",
+    title: "Multiplication signs",
+    note: "“3 x 4 m” becomes “3 × 4 m”",
+    isUsual: always,
+    find: (block) =>
+      replacing(
+        block,
+        /(?<=(?<![\p{L}\p{N}])\d[\d.,]*(?:[ \u00a0]?(?:mm|cm|m|km|in|ft))?[ \u00a0])[xX](?=[ \u00a0]\d)/gu,
+        () => "×",
+      ),
+  },
+  {
+    id: "ordinals",
+    title: "Ordinals",
+    note: "“2 nd”, “2ND” become “2nd”",
+    isUsual: always,
+    find: (block) =>
+      replacing(
+        block,
+        /(?<![\p{L}\p{N}.,])(\d{0,3}(?:1 ?ST|2 ?ND|3 ?RD|\d ?TH)|\d{0,3}(?:1 st|2 nd|3 rd|[4-90] th))(?![\p{L}\p{N}'’-]|\.\p{L})/gu,
+        ([written]) => {
+          const around = block.text.replace(/[^\p{L}]/gu, "");
+          if (around === around.toUpperCase()) return null;
+          return written.replace(" ", "").toLowerCase();
+        },
+      ),
+  },
+  {
+    id: "fractions",
+    title: "Fractions",
+    note: "“3 1/2” becomes “3½”",
+    isUsual: never,
+    find: (block) =>
+      replacing(
+        block,
+        /(?<![\p{L}\p{N}/.,-])(\d{1,3})[ \u00a0-](1\/2|1\/3|2\/3|1\/4|3\/4|1\/8|3\/8|5\/8|7\/8)(?![\p{N}/])/gu,
+        ([, whole = "", part = ""]) => `${whole}${FRACTIONS[part] ?? part}`,
+      ),
+  },
+  {
+    id: "no-break",
+    title: "Spaces that must not break",
+    note: "before units, within initials, after § and “p.”",
+    isUsual: ({ format }) => format === "docx",
+    find: wordBreaks,
+  },
+];
+
+const FRACTIONS: Readonly<Record<string, string>> = {
+  "1/2": "½",
+  "1/3": "⅓",
+  "2/3": "⅔",
+  "1/4": "¼",
+  "3/4": "¾",
+  "1/8": "⅛",
+  "3/8": "⅜",
+  "5/8": "⅝",
+  "7/8": "⅞",
+};
