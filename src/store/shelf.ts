@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { APPETITES, PASSES } from "../core/checks/card.ts";
 import { LEAVES } from "../core/checks/leave.ts";
+import { handSchema, NO_HAND } from "../core/house/sheet.ts";
 import { FORMATS, KINDS, VARIETIES } from "../core/manuscript/model.ts";
 import { dropLedgerDatabase, originalsDatabase, shelfDatabase } from "./databases.ts";
 import { keep } from "./failure.ts";
@@ -51,6 +52,8 @@ export const shelfRecordSchema = z.object({
   forms: z.record(z.string(), z.string()).default({}),
   /** Houses it follows, beside the style that holds for every document; the first is heard first. */
   houses: z.array(z.string()).default([]),
+  /** What was changed by hand on its style sheet. */
+  sheet: handSchema.default(NO_HAND),
   /** Kinds of unknown words left alone, or not, against the defaults. */
   leave: z.partialRecord(z.enum(LEAVES), z.boolean()).default({}),
   /** Where the reader was, as an offset in the text, and in which pass. */

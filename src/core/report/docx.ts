@@ -21,7 +21,7 @@ import type { ReportPart } from "./parts.ts";
 export async function reportDocx(title: string, parts: readonly ReportPart[]): Promise<Uint8Array> {
   const pages = new TextRun({ children: [PageNumber.CURRENT, " / ", PageNumber.TOTAL_PAGES] });
   const document = new Document({
-    title: `Report: ${storable(title)}`,
+    title: storable(title),
     creator: "Dry Run",
     sections: [
       {

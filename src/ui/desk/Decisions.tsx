@@ -24,6 +24,9 @@ export function Decisions({ session }: { session: DeskSession }) {
       <p className="pb-2 text-[13px] text-soft">
         <a className="button-text" href={`/ledger?doc=${state.record?.id ?? ""}`}>
           In the ledger
+        </a>{" "}
+        <a className="button-text ml-4" href={`/sheet?doc=${state.record?.id ?? ""}`}>
+          Style sheet
         </a>
       </p>
       <ol className="-mx-4">

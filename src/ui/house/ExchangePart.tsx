@@ -3,25 +3,28 @@ import {
   EXCHANGE_FORMS,
   type ExchangeForm,
   exportReplacements,
+  exportTerms,
   exportWords,
   importFiles,
   type NamedFile,
 } from "../../core/house/exchange.ts";
 import { type Conflict, type Merge, merge, takeTheirs } from "../../core/house/merge.ts";
 import { ruleLine } from "../../core/house/rules.ts";
-import { HOUSE, type HouseStyle, PERSONAL } from "../../core/house/style.ts";
+import { HOUSE, type HouseStyle, OWN, PERSONAL } from "../../core/house/style.ts";
+import { reportHtml } from "../../core/report/html.ts";
+import { manualParts } from "../../core/report/sheet-parts.ts";
 import { saveFile } from "../parts/save-file.ts";
 import { count } from "../parts/words.ts";
 import type { ChangeStyle } from "./change-style.ts";
 
 /** Lists and the whole style as files, out and in; what a file contradicts is shown first. */
 export function ExchangePart({ style, change }: { style: HouseStyle; change: ChangeStyle }) {
-  const [list, setList] = useState(PERSONAL);
+  const [list, setList] = useState(style.id === OWN ? PERSONAL : HOUSE);
   const [pending, setPending] = useState<Merge | null>(null);
   const [said, setSaid] = useState("");
   const picker = useRef<HTMLInputElement>(null);
   const lists = [
-    { id: PERSONAL, name: "Personal list" },
+    ...(style.id === OWN ? [{ id: PERSONAL, name: "Personal list" }] : []),
     { id: HOUSE, name: "House list" },
     ...style.lists,
   ];
@@ -51,6 +54,12 @@ export function ExchangePart({ style, change }: { style: HouseStyle; change: Cha
     if (merged.known > 0) parts.push(`${count(merged.known, "entry", "entries")} there already`);
     setSaid(`${parts.join(", ")}.`);
   };
+  const title = style.name === "" ? "House style" : `House style: ${style.name}`;
+  const stem = style.id === OWN ? "house-style" : style.id;
+  const saveManual = async () => {
+    const { reportDocx } = await import("../../core/report/docx.ts");
+    saveFile(await reportDocx(title, manualParts(style)), `${stem}-manual.docx`);
+  };
   const save = (text: string, fileName: string) =>
     saveFile(new TextEncoder().encode(text), fileName);
   return (
@@ -74,7 +83,8 @@ export function ExchangePart({ style, change }: { style: HouseStyle; change: Cha
         <h2 className="font-semibold">Take in</h2>
         <p className="mt-1 max-w-[66ch] text-soft">
           A .txt with a word a line, a .dic (with its .aff, choose both), a .csv with columns “word,
-          note” or “from, to, exceptions”, or a .json made here. Nothing is overwritten unasked.
+          note”, “from, to, exceptions” or “not, use, reason”, or a .json made here. Nothing is
+          overwritten unasked.
         </p>
         <input
           ref={picker}
@@ -142,9 +152,32 @@ export function ExchangePart({ style, change }: { style: HouseStyle; change: Cha
           <button
             type="button"
             className="button-plain"
-            onClick={() => save(`${JSON.stringify(style, null, 2)}\n`, "house-style.json")}
+            onClick={() => save(`${JSON.stringify(style, null, 2)}\n`, `${stem}.json`)}
           >
             .json
+          </button>
+        </p>
+        <p className="mt-3 flex items-baseline gap-3">
+          <span className="w-40 text-soft">Its terms</span>
+          <button
+            type="button"
+            className="button-plain"
+            onClick={() => save(exportTerms(style.rules), `${stem}-terms.csv`)}
+          >
+            .csv
+          </button>
+        </p>
+        <p className="mt-3 flex items-baseline gap-3">
+          <span className="w-40 text-soft">A manual to read</span>
+          <button type="button" className="button-plain" onClick={() => void saveManual()}>
+            .docx
+          </button>
+          <button
+            type="button"
+            className="button-plain"
+            onClick={() => save(reportHtml(title, manualParts(style)), `${stem}-manual.html`)}
+          >
+            .html
           </button>
         </p>
       </section>

@@ -9,7 +9,11 @@ const PAGES = [
 ] as const;
 
 /** The head of every page but the desk. */
-export function SiteHeader({ here }: { here: (typeof PAGES)[number]["href"] | "/report" }) {
+export function SiteHeader({
+  here,
+}: {
+  here: (typeof PAGES)[number]["href"] | "/report" | "/sheet";
+}) {
   return (
     <header className="no-print flex h-11 items-center gap-5.5 border-b border-rule px-8">
       <Brand />

@@ -2,6 +2,7 @@ import { proxy } from "comlink";
 import { PASSES } from "../../core/checks/card.ts";
 import type { ReadResult } from "../../core/formats/document.ts";
 import { layersStamp } from "../../core/house/layers.ts";
+import { NO_HAND } from "../../core/house/sheet.ts";
 import type { Kind, Variety } from "../../core/manuscript/model.ts";
 import { USUAL_SCOPE } from "../../core/readings/scope.ts";
 import { checkSettings } from "../../store/check-settings.ts";
@@ -48,6 +49,7 @@ export async function takeIn(
     subjects: [],
     forms: {},
     houses: [],
+    sheet: NO_HAND,
     leave: {},
     reader: null,
     place: 0,
