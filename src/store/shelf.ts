@@ -52,6 +52,8 @@ export const shelfRecordSchema = z.object({
   forms: z.record(z.string(), z.string()).default({}),
   /** Houses it follows, beside the style that holds for every document; the first is heard first. */
   houses: z.array(z.string()).default([]),
+  /** The document that it is the next version of; null for none. */
+  revises: z.string().nullable().default(null),
   /** What was changed by hand on its style sheet. */
   sheet: handSchema.default(NO_HAND),
   /** Kinds of unknown words left alone, or not, against the defaults. */

@@ -1,3 +1,6 @@
+import type { Version } from "../core/carry/alignment.ts";
+import { type CarriedDecisions, carryDecisions } from "../core/carry/carry-decisions.ts";
+import { type ComparedRow, compareVersions } from "../core/carry/compare.ts";
 import { PASSES, type Pass } from "../core/checks/card.ts";
 import { clashesOf } from "../core/checks/house/clashes.ts";
 import { type Cleanup, findCleanup } from "../core/cleanup/cleanup.ts";
@@ -38,6 +41,7 @@ import { tokenise } from "../core/language/text/tokens.ts";
 import { guessVariety } from "../core/language/text/variety.ts";
 import { basesOf, fitLike, formsOf, type WordForm } from "../core/language/words/about-word.ts";
 import { withoutPossessive } from "../core/language/words/known.ts";
+import type { Decision } from "../core/ledger/decision.ts";
 import { withEdits } from "../core/manuscript/layout.ts";
 import type { Edit, Manuscript, Variety } from "../core/manuscript/model.ts";
 import type { CountPlace, PlaceQuery } from "../core/readings/places.ts";
@@ -341,6 +345,16 @@ export class Proofreader {
   /** How often each form stands in what was checked, settled or not; null where nothing was. */
   formCounts(): FormCounted[] | null {
     return this.running?.engine.formCounts() ?? null;
+  }
+
+  /** Takes the decisions on one version of a document onto a revised one. */
+  carry(old: Version, decisions: readonly Decision[], now: Version): CarriedDecisions {
+    return carryDecisions(old, decisions, now);
+  }
+
+  /** Two versions side by side. */
+  compare(old: Version, now: Version): ComparedRow[] {
+    return compareVersions(old, now);
   }
 
   /** Corrections for each mark, in order; null when nothing has been checked here. */

@@ -16,6 +16,7 @@ import { shelveDemo } from "./demo.ts";
 import { needsRun, runForShelf, takeIn, turnKind } from "./intake.ts";
 import { PasteDialog } from "./PasteDialog.tsx";
 import { DeleteDialog, RenameDialog } from "./RowDialogs.tsx";
+import { takeInRevision } from "./revision.ts";
 import { ShelfTable, type Sorting } from "./ShelfTable.tsx";
 
 /** The list of documents, and the way in for new ones. */
@@ -35,6 +36,8 @@ export function Shelf({ nonce }: { nonce: string }) {
   const [renaming, setRenaming] = useState<ShelfRecord | null>(null);
   const [deleting, setDeleting] = useState<ShelfRecord | null>(null);
   const picker = useRef<HTMLInputElement>(null);
+  const revisionPicker = useRef<HTMLInputElement>(null);
+  const revising = useRef<ShelfRecord | null>(null);
   const refresh = useCallback(async () => setRecords(await listShelf()), []);
   const startRef = useRef(false);
   const runs = useRef<Promise<void>>(Promise.resolve());
@@ -98,6 +101,18 @@ export function Shelf({ nonce }: { nonce: string }) {
       ),
     [bringIn],
   );
+  const revise = async (file: File | undefined) => {
+    const earlier = revising.current;
+    if (!file || !earlier) return;
+    setBusy(`Reading ${file.name} as the next version of “${earlier.title}”…`);
+    const bytes = new Uint8Array(await file.arrayBuffer());
+    const taken = await takeInRevision(worker, earlier, file.name, bytes).catch(
+      (error: unknown) => ({ problem: sentenceOf(error) }),
+    );
+    setBusy("");
+    if ("problem" in taken) setProblems([`${file.name}: ${taken.problem}`]);
+    else location.assign(`/versions?doc=${taken.record.id}`);
+  };
   const dropping = useFileDrop(fromFiles, () =>
     setProblems(["Only files can be dropped here. Text is brought in with “Paste text”."]),
   );
@@ -139,6 +154,17 @@ export function Shelf({ nonce }: { nonce: string }) {
             }}
           />
         </div>
+        <input
+          ref={revisionPicker}
+          type="file"
+          hidden
+          accept={ACCEPTED_EXTENSIONS.join(",")}
+          data-testid="revision-picker"
+          onChange={(event) => {
+            void revise(event.target.files?.[0]);
+            event.target.value = "";
+          }}
+        />
         <Messages busy={busy} problems={problems} onDismiss={() => setProblems([])} />
         {records === null ? null : (
           <ShelfTable
@@ -157,6 +183,10 @@ export function Shelf({ nonce }: { nonce: string }) {
                 .catch((error: unknown) => setProblems([sentenceOf(error)]));
             }}
             onRename={setRenaming}
+            onRevise={(record) => {
+              revising.current = record;
+              revisionPicker.current?.click();
+            }}
             onDelete={setDeleting}
           />
         )}

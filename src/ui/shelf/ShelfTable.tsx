@@ -23,6 +23,7 @@ interface ShelfTableProps {
   onSort: (sorting: Sorting) => void;
   onKind: (record: ShelfRecord, kind: Kind) => void;
   onRename: (record: ShelfRecord) => void;
+  onRevise: (record: ShelfRecord) => void;
   onDelete: (record: ShelfRecord) => void;
 }
 
@@ -71,6 +72,7 @@ export function ShelfTable(props: ShelfTableProps) {
             share={running?.id === record.id ? running.share : null}
             onKind={props.onKind}
             onRename={props.onRename}
+            onRevise={props.onRevise}
             onDelete={props.onDelete}
           />
         ))}
@@ -100,10 +102,11 @@ interface RowProps {
   share: number | null;
   onKind: (record: ShelfRecord, kind: Kind) => void;
   onRename: (record: ShelfRecord) => void;
+  onRevise: (record: ShelfRecord) => void;
   onDelete: (record: ShelfRecord) => void;
 }
 
-function Row({ record, columns, share, onKind, onRename, onDelete }: RowProps) {
+function Row({ record, columns, share, onKind, onRename, onRevise, onDelete }: RowProps) {
   const { run } = record;
   const address = `/desk?doc=${record.id}`;
   return (
@@ -146,7 +149,7 @@ function Row({ record, columns, share, onKind, onRename, onDelete }: RowProps) {
         </a>
       </td>
       <td className="pr-2">
-        <RowMenu record={record} onRename={onRename} onDelete={onDelete} />
+        <RowMenu record={record} onRename={onRename} onRevise={onRevise} onDelete={onDelete} />
       </td>
     </tr>
   );
@@ -158,7 +161,12 @@ function actionOf(run: ShelfRecord["run"]): string {
   return run.decided > 0 ? "Continue" : "Start";
 }
 
-function RowMenu({ record, onRename, onDelete }: Omit<RowProps, "share" | "onKind" | "columns">) {
+function RowMenu({
+  record,
+  onRename,
+  onRevise,
+  onDelete,
+}: Omit<RowProps, "share" | "onKind" | "columns">) {
   const download = async () => {
     const bytes = await readOriginal(record.id);
     if (bytes) saveFile(bytes, record.fileName);
@@ -176,6 +184,17 @@ function RowMenu({ record, onRename, onDelete }: Omit<RowProps, "share" | "onKin
           label="Report"
           onSelect={() => location.assign(`/report?doc=${encodeURIComponent(record.id)}`)}
         />
+        <MenuItem
+          label="Style sheet"
+          onSelect={() => location.assign(`/sheet?doc=${encodeURIComponent(record.id)}`)}
+        />
+        <MenuItem label="Open a revised version…" onSelect={() => onRevise(record)} />
+        {record.revises ? (
+          <MenuItem
+            label="Beside the version before"
+            onSelect={() => location.assign(`/versions?doc=${encodeURIComponent(record.id)}`)}
+          />
+        ) : null}
         <MenuItem label="Rename…" onSelect={() => onRename(record)} />
         <MenuItem label="Download as it came" onSelect={() => void download()} />
         <MenuItem label="Delete…" onSelect={() => onDelete(record)} />

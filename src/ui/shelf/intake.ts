@@ -50,6 +50,7 @@ export async function takeIn(
     forms: {},
     houses: [],
     sheet: NO_HAND,
+    revises: null,
     leave: {},
     reader: null,
     place: 0,
