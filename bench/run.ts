@@ -7,7 +7,9 @@ import { benchFalseAlarms } from "./false-alarms.ts";
 import { benchGrammar, benchPairs } from "./grammar.ts";
 import { benchHostile } from "./hostile.ts";
 import { benchCarry } from "./house/carry.ts";
+import { benchCleanup } from "./house/cleanup.ts";
 import { benchHouse } from "./house/house.ts";
+import { benchLearn } from "./house/learn.ts";
 import { benchKills } from "./kills.ts";
 import { benchLanguage } from "./language.ts";
 import { benchLongParagraphs } from "./long-paragraphs.ts";
@@ -17,7 +19,7 @@ import { benchQuality } from "./quality.ts";
 import { benchReal } from "./real/real.ts";
 import { benchSameMarks } from "./same-marks.ts";
 
-/** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, grammar, pairs, paragraphs, hostile, real, same, consistency, house, carry, desk, browser, kills, chance. */
+/** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, grammar, pairs, paragraphs, hostile, real, same, consistency, house, carry, cleanup, learn, desk, browser, kills, chance. */
 const parts: Record<string, () => unknown> = {
   core: benchCore,
   pipeline: benchPipeline,
@@ -36,6 +38,8 @@ const parts: Record<string, () => unknown> = {
   consistency: benchConsistency,
   house: benchHouse,
   carry: benchCarry,
+  cleanup: benchCleanup,
+  learn: benchLearn,
   desk: benchDesk,
   browser: benchBrowser,
   kills: benchKills,

@@ -33,6 +33,7 @@ import { FormatProblem } from "../core/formats/problem.ts";
 import { type AbbreviationRow, gatherAbbreviations } from "../core/gathered/abbreviations.ts";
 import { gatherQuantities, type KindRow } from "../core/gathered/quantities.ts";
 import { type GatheredTerms, gatherTerms } from "../core/gathered/terms.ts";
+import type { LearnedDocument } from "../core/house/learn.ts";
 import type { HouseRule, Rule, RuleExample } from "../core/house/rules.ts";
 import type { Language } from "../core/language/analysis.ts";
 import { correctWord } from "../core/language/corrections/corrections.ts";
@@ -340,6 +341,20 @@ export class Proofreader {
     const { origin, variety } = this.manuscript;
     const manuscript = withEdits(this.manuscript, edits);
     return findCleanup(manuscript, cleanContext({ ...manuscript, origin, variety }, rules), wanted);
+  }
+
+  /** What a house may learn from the document that was checked; null where none was. */
+  learned(title: string): LearnedDocument | null {
+    const { running } = this;
+    if (!running) return null;
+    const abbreviations = gatherAbbreviations(running.engine.gathering()).map(
+      ({ abbreviation, expansions, places }) => ({
+        short: abbreviation,
+        full: expansions[0] ?? "",
+        uses: places.length,
+      }),
+    );
+    return { title, forms: running.engine.formCounts(), abbreviations };
   }
 
   /** How often each form stands in what was checked, settled or not; null where nothing was. */

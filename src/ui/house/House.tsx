@@ -9,6 +9,7 @@ import type { ChangeStyle } from "./change-style.ts";
 import { ExchangePart } from "./ExchangePart.tsx";
 import { FormsPart } from "./FormsPart.tsx";
 import { HouseNav, isRulePart, RULE_PARTS, type RulePart } from "./HouseNav.tsx";
+import { LearnPart } from "./LearnPart.tsx";
 import { NameDialog } from "./NameDialog.tsx";
 import { ReplacementsPart } from "./ReplacementsPart.tsx";
 import { RulesPart } from "./RulesPart.tsx";
@@ -41,7 +42,9 @@ export function House({ nonce }: { nonce: string }) {
     refresh();
     choose(id);
   };
-  const tried = useTried(isRulePart(place.part) || place.part === "forms");
+  const tried = useTried(
+    isRulePart(place.part) || place.part === "forms" || place.part === "learn",
+  );
   if (!style) return <p className="p-10 text-soft">Opening…</p>;
   return (
     <div className="min-h-screen min-w-[960px]">
@@ -130,6 +133,7 @@ function Part({ part, style, change, tried, onGone, onRestored, onCopy, onDelete
     );
   }
   if (part === "forms") return <FormsPart style={style} change={change} tried={tried} />;
+  if (part === "learn") return <LearnPart style={style} change={change} tried={tried} />;
   if (part === "subjects") return <SubjectsPart />;
   if (part === "replacements") return <ReplacementsPart style={style} change={change} />;
   if (part === "sounds") return <SoundRulesPart style={style} change={change} />;

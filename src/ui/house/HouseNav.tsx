@@ -95,6 +95,7 @@ export function HouseNav({ style, houses, part, open, choose, onNewHouse, onNewL
       </Group>
       <Group title="The house">
         {item("house-itself", "Name, followers")}
+        {item("learn", "Learn from documents")}
         {item("files", "Import, export")}
         {isOwn ? item("backup", "Backup") : null}
       </Group>
