@@ -36,4 +36,5 @@ const rank = (name: string) => {
 };
 files.sort((a, b) => rank(a) - rank(b));
 writeFileSync(path.join(target, "index.json"), `${JSON.stringify({ files }, null, 2)}\n`);
+copyFileSync(path.join(sources, "../house.json"), path.join(target, "house.json"));
 console.log(files.join("\n"));

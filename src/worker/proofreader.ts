@@ -134,6 +134,8 @@ export class Proofreader {
   /** The last manuscript read: the one to check, so that it need not be sent back here. */
   private manuscript: Manuscript | null = null;
   private run = 0;
+  /** Settings that came while the first pass of a new check was being read. */
+  private waitingSettings: CheckSettings | null = null;
   /** What is tried now, and the document as rules were last tried on it. */
   private trialTurn = 0;
   private trials: { key: string; trials: RuleTrials } | null = null;
@@ -169,6 +171,7 @@ export class Proofreader {
   ): Promise<Update | Amiss | null> {
     const run = ++this.run;
     this.waiting = [];
+    this.waitingSettings = null;
     if (!this.manuscript) return "unread";
     const manuscript = { ...withEdits(this.manuscript, edits), document };
     const engine = new Engine(manuscript, await this.data.now(), await this.withSubjects(settings));
@@ -177,6 +180,7 @@ export class Proofreader {
     const changed = edits.length > 0;
     const running: Running = { engine, revision, unread: AFTER_SPELLING, changed };
     this.running = running;
+    if (this.waitingSettings) engine.configure(this.waitingSettings);
     for (const late of this.waiting) {
       if (this.follow(running, late.edits, late.revision) === "missed") return "missed";
     }
@@ -245,10 +249,10 @@ export class Proofreader {
   /** Applies other settings to what was examined. */
   async configure(settings: CheckSettings): Promise<Update | Amiss | null> {
     if (!this.manuscript) return "unread";
-    const { running } = this;
     const whole = await this.withSubjects(settings);
-    if (!running || running !== this.running) return null;
-    return updateOf(running, running.engine.configure(whole));
+    const { running } = this;
+    this.waitingSettings = whole;
+    return running && updateOf(running, running.engine.configure(whole));
   }
 
   /** How often each word stands in the manuscript that was read last, with these edits made. */

@@ -1,4 +1,6 @@
 import assert from "node:assert/strict";
+import { readFileSync } from "node:fs";
+import path from "node:path";
 import { describe, test } from "node:test";
 import { checkText } from "../../src/command/checking.ts";
 import { PASSES } from "../../src/core/checks/card.ts";
@@ -394,6 +396,29 @@ describe("writing a rule", () => {
 });
 
 describe("a house style as a file", () => {
+  test("that ships with the demo can be followed whole, and its examples hold", () => {
+    const file = readFileSync(path.resolve(import.meta.dirname, "../../demo/house.json"), "utf8");
+    const house = readHouseStyle(JSON.parse(file));
+    const settings = { kind: "report", variety: "en-GB" } as const;
+    const engine = new Engine(linesManuscript("A."), loadLanguage(), {
+      ...settings,
+      appetites: {},
+      words: [],
+      rules: house.rules.map((one) => ({ rule: one, house: house.name })),
+    });
+    assert.deepEqual(engine.refusedRules, []);
+    for (const one of house.rules) {
+      const others = house.rules.filter(({ id }) => id !== one.id);
+      assert.deepEqual(clashesOf(one, others, new Set()), [], one.id);
+      const examples = one.examples ?? [];
+      const outcomes = tryExamples({ rule: one, house: "h" }, examples, loadLanguage(), settings);
+      assert.ok(
+        outcomes.every(({ isRight }) => isRight),
+        one.id,
+      );
+    }
+  });
+
   test("is read whole, in this shape or an earlier one", () => {
     const style = press({ id: "g", type: "term", not: ["gauge"], use: ["meter"] });
     assert.deepEqual(readHouseStyle(JSON.parse(JSON.stringify(style))), style);

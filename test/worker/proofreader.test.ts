@@ -2,6 +2,7 @@ import assert from "node:assert/strict";
 import { describe, test } from "node:test";
 import { PASSES } from "../../src/core/checks/card.ts";
 import type { CheckSettings } from "../../src/core/engine/mark.ts";
+import { ruleSchema } from "../../src/core/house/rules.ts";
 import { baseLanguage } from "../../src/core/language/analysis.ts";
 import { USUAL_SCOPE } from "../../src/core/readings/scope.ts";
 import { Proofreader, type Update } from "../../src/worker/proofreader.ts";
@@ -51,6 +52,15 @@ describe("the conversation with a proofreader", () => {
     assert.equal((update as Update).whole, false);
     assert.equal(proofreader.edit([{ from: 0, to: 0, insert: "x" }], 7), "missed");
     assert.equal(proofreader.edit([{ from: 0, to: 0, insert: "x" }], 8), null);
+  });
+
+  test("reads under settings that were changed while the first pass was on its way", async () => {
+    const proofreader = await reader();
+    const rule = ruleSchema.parse({ id: "l", type: "term", not: ["level"], use: ["height"] });
+    const rules = [{ rule, house: "Press" }];
+    const checking = proofreader.check("log", [], 0, SETTINGS, nothing, nothing);
+    assert.equal(await proofreader.configure({ ...SETTINGS, rules }), null);
+    assert.deepEqual(marked(await checking), ["recieved", "level", "are"]);
   });
 
   test("says that there is nothing to check before anything was read", async () => {

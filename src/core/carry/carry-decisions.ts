@@ -67,8 +67,14 @@ export function carryDecisions(
     } else unplaced.push({ act, text: anchor.text, note: note ?? "" });
   }
   const { cameBack, stillRight } = corrections(decisions, alignment, old, now);
-  const fates = { same: 0, moved: 0, changed: 0, gone: 0, added: alignment.added.length };
-  for (const { fate } of alignment.fates) fates[fate]++;
+  const isFilled = ({ text, blocks }: Version, index: number) => {
+    const { from = 0, to = 0 } = blocks[index] ?? {};
+    return text.slice(from, to).trim() !== "";
+  };
+  const added = alignment.added.filter((index) => isFilled(now, index)).length;
+  const fates = { same: 0, moved: 0, changed: 0, gone: 0, added };
+  for (const [index, { fate }] of alignment.fates.entries())
+    if (isFilled(old, index)) fates[fate]++;
   return { drafts, cameBack, unplaced, stillRight, fates };
 }
 

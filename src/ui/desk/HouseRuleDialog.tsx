@@ -51,7 +51,7 @@ function Form({ session, draft, onClose }: Props & { draft: RuleDraft }) {
     <>
       <div className="mt-3 mb-4 flex items-baseline gap-3">
         <label className="text-soft">
-          In{" "}
+          Kept in{" "}
           <select
             className="field text-ink"
             value={chosen}

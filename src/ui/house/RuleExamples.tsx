@@ -13,7 +13,7 @@ export function RuleExamples({ examples, outcomes, set }: Props) {
     set(examples.map((one, at) => (at === index ? example : one)));
   return (
     <section className="mt-5">
-      <h3 className="text-[13px] font-semibold">Right and wrong</h3>
+      <h2 className="text-[13px] font-semibold">Right and wrong</h2>
       <ul className="mt-1">
         {examples.map((example, index) => {
           const isWrong = "wrong" in example;

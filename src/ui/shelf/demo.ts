@@ -1,5 +1,6 @@
 import { z } from "zod";
-import { readSettings, updateSettings } from "../../store/house.ts";
+import { readHouseStyle } from "../../core/house/style.ts";
+import { readHouse, readSettings, restoreHouse, updateSettings } from "../../store/house.ts";
 import type { ProofreaderLink } from "../../worker/connect.ts";
 import { takeIn } from "./intake.ts";
 
@@ -17,5 +18,14 @@ export async function shelveDemo(worker: ProofreaderLink): Promise<boolean> {
     const file = await fetch(`/demo/${encodeURIComponent(name)}`);
     if (file.ok) await takeIn(worker, name, new Uint8Array(await file.arrayBuffer()), true);
   }
+  await bringHouse();
   return true;
+}
+
+/** A house style to try, which no document follows yet. */
+async function bringHouse(): Promise<void> {
+  const response = await fetch("/demo/house.json");
+  if (!response.ok) return;
+  const house = readHouseStyle(await response.json());
+  if (!(await readHouse(house.id))) await restoreHouse(house);
 }
