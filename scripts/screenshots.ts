@@ -42,7 +42,7 @@ async function houseShots(page: Page): Promise<void> {
   await page.getByText(/places in/).waitFor();
   await page.getByRole("button", { name: "Add a wrong sentence" }).click();
   await page.getByLabel("Sentence", { exact: true }).fill("Two duty keepers came.");
-  await page.getByText("the rule makes").waitFor();
+  await page.getByText("as it should be").waitFor();
   await shoot(page, "house-rule");
   await page.goto(at(`/desk?doc=${handbook}`));
   await page.waitForTimeout(2500);
@@ -50,18 +50,19 @@ async function houseShots(page: Page): Promise<void> {
     .getByRole("navigation", { name: "Passes" })
     .getByRole("button", { name: /^Consistency/ })
     .click();
+  await untilSettled(page);
+  await page.keyboard.press("b");
+  await page.getByRole("region", { name: "Settling" }).getByRole("heading").first().waitFor();
+  await page.getByRole("button", { name: /^stilling-well/ }).click();
   for (let group = 0; group < 6; group++) {
-    await untilSettled(page);
-    await settle(page);
-    await page.keyboard.press("b");
-    const write = page
-      .getByRole("region", { name: "Settling" })
-      .getByRole("button", { name: /^Enter/ });
-    await write.first().waitFor();
-    await write.first().click();
-    await settle(page);
-    await page.keyboard.press("Escape");
+    await page.waitForTimeout(1000);
+    await page.keyboard.press("1");
+    await page.waitForTimeout(700);
+    await page.keyboard.press("Enter");
   }
+  await page.waitForTimeout(1000);
+  await page.keyboard.press("Escape");
+  await settle(page);
   await page.goto(at(`/sheet?doc=${handbook}`));
   await page.getByRole("button", { name: "Print" }).waitFor();
   const form = page.getByRole("form", { name: "Write an entry" });

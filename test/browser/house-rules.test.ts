@@ -74,7 +74,7 @@ describe("rules of a house", () => {
     await page.getByRole("menuitemcheckbox", { name: "Gannet Head Press" }).click();
     await page.keyboard.press("Escape");
     const passes = page.getByRole("navigation", { name: "Passes" });
-    await passes.getByRole("button", { name: /^Wording 3/ }).click();
+    await passes.getByRole("button", { name: /^Wording\s*3/ }).click();
     await page.getByText(/Gannet Head Press writes “wardens”/).waitFor();
     await press(page, "Enter");
     await untilKept(page);

@@ -44,7 +44,7 @@ export function DeskHeader({ session, sheet, onSheet, onExport }: HeaderProps) {
           />
         </>
       ) : null}
-      {record ? <HouseMenu session={session} /> : null}
+      {manuscript ? <HouseMenu session={session} /> : null}
       <ThemeSwitch />
       <button
         type="button"
