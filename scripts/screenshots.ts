@@ -96,6 +96,24 @@ async function houseShots(page: Page): Promise<void> {
   await shoot(page, "revised");
 }
 
+/** Three documents settled as one. */
+async function setShot(page: Page): Promise<void> {
+  await page.goto(`http://127.0.0.1:${port}/`);
+  await page.getByRole("button", { name: "New set…" }).click();
+  const dialog = page.getByRole("dialog", { name: "Several documents as one" });
+  await dialog.getByLabel("Name").fill("The papers of the station");
+  for (const title of [/handbook/, /requirements/, /Siltation/]) {
+    const option = dialog.getByRole("option", { name: title });
+    await dialog.getByLabel("Add").selectOption((await option.getAttribute("value")) ?? "");
+  }
+  await dialog.getByRole("button", { name: "Keep 3 documents as one" }).click();
+  await page.getByRole("link", { name: "The papers of the station" }).click();
+  await page.getByRole("radiogroup", { name: "Forms" }).waitFor();
+  await settle(page);
+  await settle(page);
+  await shoot(page, "set");
+}
+
 const NOTES = [
   "The tide  gauge at Gannet Head , built in 1962 , is read at 9 am - and again at noon...",
   "Its ﬂoat rides “well” in a well of 3 x 4 m , says the keeper’s log... It fell to -5 °C on the 2 nd of March.. See pp. 12-18.",
@@ -223,6 +241,7 @@ try {
   await settle(page);
   await shoot(page, "house-style");
   await houseShots(page);
+  await setShot(page);
   await close();
 } finally {
   await closeBrowser();

@@ -12,6 +12,7 @@ import {
   restoreHouse,
 } from "./house.ts";
 import { readDecisions, writeDecisions } from "./ledger.ts";
+import { documentSetSchema, keepSet, listSets, readSet } from "./sets.ts";
 import { listShelf, readOriginal, readRecord, shelfRecordSchema, shelve } from "./shelf.ts";
 
 /** Everything kept in this browser as a file, and back. */
@@ -31,6 +32,7 @@ export async function makeBackup(
     madeAt,
     style: await readStyle(),
     houses: await listHouses(),
+    sets: await listSets(),
     documents,
   });
   return { bytes, documents: documents.length };
@@ -55,7 +57,8 @@ export interface Restored {
  * file that is no whole backup, before anything is written, and NotKept.
  */
 export async function restoreBackup(bytes: Uint8Array): Promise<Restored> {
-  const { style, houses, documents } = readBackup(bytes);
+  const { style, houses, sets, documents } = readBackup(bytes);
+  const checkedSets = sets.map((set) => documentSetSchema.parse(set));
   const checked = documents.map((one) => ({ ...one, record: shelfRecordSchema.parse(one.record) }));
   const restored: Restored = { added: 0, continued: 0, known: 0, left: [] };
   for (const { id, record, original, decisions } of checked) {
@@ -73,6 +76,7 @@ export async function restoreBackup(bytes: Uint8Array): Promise<Restored> {
       restored.continued++;
     } else restored.left.push(here.title);
   }
+  for (const set of checkedSets) if (!(await readSet(set.id))) await keepSet(set);
   const now = new Date().toISOString();
   const merged = (mine: HouseStyle, theirs: HouseStyle) =>
     merge(mine, { words: [], replacements: [], style: theirs, notes: [] }, PERSONAL, now).style;

@@ -15,6 +15,7 @@ function open(name: string): LocalForage {
 export const shelfDatabase = open("dry-run shelf");
 export const originalsDatabase = open("dry-run originals");
 export const houseDatabase = open("dry-run house");
+export const setsDatabase = open("dry-run sets");
 
 const ledgers = new Map<string, LocalForage>();
 

@@ -155,6 +155,11 @@ export class Proofreader {
     return result;
   }
 
+  /** Takes a manuscript that was put together elsewhere for the one read last. */
+  hold(manuscript: Manuscript): void {
+    this.manuscript = manuscript;
+  }
+
   /**
    * Checks the manuscript that was read last, a document of this id, with these edits made on its
    * original text, and keeps it for further edits, which are numbered on from `revision`. The spelling pass goes first and its

@@ -227,3 +227,37 @@ describe("a revised version", () => {
     await close();
   });
 });
+
+describe("several documents as one", () => {
+  test("are settled across, each place in its own document, and taken back from there", async () => {
+    const { page, errors, close } = await openBrowser();
+    await pasted(page, "One", "The stilling-well froze. He closed the stilling-well.");
+    await pasted(page, "Two", "A stilling-well froze. The stilling well was dry.");
+    await openShelf(page);
+    await page.getByRole("button", { name: "New set…" }).click();
+    const dialog = page.getByRole("dialog", { name: "Several documents as one" });
+    await dialog.getByLabel("Name").fill("The book");
+    for (const title of ["One", "Two"]) {
+      const option = dialog.getByRole("option", { name: title, exact: true });
+      await dialog.getByLabel("Add").selectOption((await option.getAttribute("value")) ?? "");
+    }
+    assert.deepEqual(await axeFindings(page), []);
+    await dialog.getByRole("button", { name: "Keep 2 documents as one" }).click();
+    await page.getByRole("link", { name: "The book" }).click();
+    await page.getByRole("heading", { name: /stilling/ }).waitFor();
+    assert.deepEqual(await axeFindings(page), []);
+    await page.getByRole("button", { name: "Write stilling-well in 1 place" }).click();
+    await page.getByText("“stilling-well” written in 1 place of 1 document.").waitFor();
+    await page.getByText("The documents write everything one way.").waitFor();
+    await page.getByRole("tab", { name: "Documents" }).click();
+    await page.getByRole("link", { name: "Two" }).click();
+    await page.locator(".cm-content").waitFor();
+    await untilSettled(page);
+    assert.match(await textOf(page), /The stilling-well was dry/);
+    await press(page, "u");
+    await untilKept(page);
+    assert.match(await textOf(page), /The stilling well was dry/);
+    assert.deepEqual(errors, []);
+    await close();
+  });
+});

@@ -15,6 +15,8 @@ export interface Backup {
   style: HouseStyle;
   /** The houses beside the style that holds for every document. */
   houses: HouseStyle[];
+  /** Sets of documents that are one work; whoever restores them checks their shape. */
+  sets: unknown[];
   documents: BackedUp[];
 }
 
@@ -36,7 +38,7 @@ const indexSchema = z.object({
 });
 
 /** A backup as the bytes of a .zip. */
-export function writeBackup({ madeAt, style, houses, documents }: Backup): Uint8Array {
+export function writeBackup({ madeAt, style, houses, sets, documents }: Backup): Uint8Array {
   const json = (value: unknown) => strToU8(JSON.stringify(value, null, 1));
   const files: Record<string, Uint8Array> = {
     "backup.json": json({
@@ -47,6 +49,7 @@ export function writeBackup({ madeAt, style, houses, documents }: Backup): Uint8
       houses: houses.map(({ id }) => id),
     }),
     "house-style.json": json(style),
+    "sets.json": json(sets),
   };
   for (const house of houses) files[`houses/${house.id}.json`] = json(house);
   for (const { id, record, original, decisions } of documents) {
@@ -83,6 +86,8 @@ export function readBackup(bytes: Uint8Array): Backup {
     madeAt,
     style: json("house-style.json", houseStyleSchema),
     houses: houses.map((id) => ({ ...json(`houses/${id}.json`, houseStyleSchema), id })),
+    // Backups made before there were sets have none.
+    sets: archive.find("sets.json") ? json("sets.json", z.array(z.unknown())) : [],
     documents: documents.map((id) => ({
       id,
       record: json(`documents/${id}/record.json`, z.unknown()),

@@ -49,7 +49,7 @@ export function BackupPart({ onRestored }: { onRestored: () => void }) {
       <section className="mt-6">
         <h2 className="font-semibold">Back up</h2>
         <p className="mt-1 max-w-[66ch] text-soft">
-          One .zip with each document as it came, its ledger, and the house style.
+          One .zip with each document as it came, its ledger, every house style, and the sets.
         </p>
         <button
           type="button"

@@ -5,6 +5,7 @@ import { addHouse, deleteHouse } from "../../store/house.ts";
 import { SiteHeader } from "../parts/SiteHeader.tsx";
 import { BackupPart } from "./BackupPart.tsx";
 import { ChecksPart } from "./ChecksPart.tsx";
+import { CleanupPart } from "./CleanupPart.tsx";
 import type { ChangeStyle } from "./change-style.ts";
 import { ExchangePart } from "./ExchangePart.tsx";
 import { FormsPart } from "./FormsPart.tsx";
@@ -137,6 +138,7 @@ function Part({ part, style, change, tried, onGone, onRestored, onCopy, onDelete
   if (part === "subjects") return <SubjectsPart />;
   if (part === "replacements") return <ReplacementsPart style={style} change={change} />;
   if (part === "sounds") return <SoundRulesPart style={style} change={change} />;
+  if (part === "cleanup") return <CleanupPart style={style} change={change} />;
   if (part === "checks") return <ChecksPart style={style} change={change} />;
   if (part === "files") return <ExchangePart style={style} change={change} />;
   if (part === "backup") return <BackupPart onRestored={onRestored} />;

@@ -92,6 +92,7 @@ export function HouseNav({ style, houses, part, open, choose, onNewHouse, onNewL
       ) : null}
       <Group title="Checks">
         {item("checks", "How much of each", Object.keys(style.appetites).length)}
+        {item("cleanup", "Clean-up", Object.keys(style.cleanup).length)}
       </Group>
       <Group title="The house">
         {item("house-itself", "Name, followers")}

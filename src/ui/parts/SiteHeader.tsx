@@ -12,7 +12,7 @@ const PAGES = [
 export function SiteHeader({
   here,
 }: {
-  here: (typeof PAGES)[number]["href"] | "/report" | "/sheet" | "/versions";
+  here: (typeof PAGES)[number]["href"] | "/report" | "/sheet" | "/versions" | "/set";
 }) {
   return (
     <header className="no-print flex h-11 items-center gap-5.5 border-b border-rule px-8">

@@ -17,6 +17,7 @@ import { needsRun, runForShelf, takeIn, turnKind } from "./intake.ts";
 import { PasteDialog } from "./PasteDialog.tsx";
 import { DeleteDialog, RenameDialog } from "./RowDialogs.tsx";
 import { takeInRevision } from "./revision.ts";
+import { SetsPart } from "./SetsPart.tsx";
 import { ShelfTable, type Sorting } from "./ShelfTable.tsx";
 
 /** The list of documents, and the way in for new ones. */
@@ -194,6 +195,7 @@ export function Shelf({ nonce }: { nonce: string }) {
           {records?.length === 0 ? "The shelf is empty. " : ""}
           Drop a .docx, .txt, .md, .csv or .xlsx anywhere on this page.
         </p>
+        {records && records.length > 1 ? <SetsPart records={records} /> : null}
       </main>
       {dropping ? (
         <div className="pointer-events-none fixed inset-3 border-2 border-dashed border-pen bg-wash/80 p-10 font-book text-2xl">
