@@ -168,12 +168,12 @@ interface GroupsProps {
   onOpen(id: string): void;
 }
 
-/** All groups, those that run through most documents first. */
+/** All groups with their places at odds, those that run through most documents first. */
 function Groups({ groups, open, onOpen }: GroupsProps) {
   return (
     <nav aria-label="Groups" className="max-h-[70vh] overflow-auto border-l border-rule">
       <ul>
-        {groups.map(({ group, documents }) => (
+        {groups.map(({ group, odd }) => (
           <li key={group.id}>
             <button
               type="button"
@@ -186,9 +186,7 @@ function Groups({ groups, open, onOpen }: GroupsProps) {
               <span className="min-w-0 truncate">
                 {(group.variants ?? []).map(({ text }) => text).join(", ")}
               </span>
-              <span className="font-plain font-normal text-soft">
-                {documents > 1 ? `${figure(documents)} docs` : "1 doc"}
-              </span>
+              <span className="font-plain font-normal text-soft">{figure(odd)}</span>
             </button>
           </li>
         ))}
