@@ -42,12 +42,15 @@ const CASES: Readonly<Record<string, readonly (readonly [string, string])[]>> = 
   "double-spaces": [
     ["It rained.  It stopped.", "It rained. It stopped."],
     ["A\u00a0 B", "A\u00a0B"],
+    ["Languages:  en  |  fr  |  ja", "Languages:  en  |  fr  |  ja"],
   ],
   "space-before-marks": [
     ["It rained , then stopped .", "It rained, then stopped."],
     ["Why ? ( because )", "Why? (because)"],
     ["It cost .5 more ; see .bashrc and ./run ;-)", "It cost .5 more; see .bashrc and ./run ;-)"],
     ["Wait . . . and [ ] done", "Wait . . . and [ ] done"],
+    ["Put . on a line, and use ! sparingly.", "Put . on a line, and use ! sparingly."],
+    ["for $i ( 1 .. 10 ) {", "for $i ( 1 .. 10 ) {"],
   ],
   tabs: [["A\tB", "A B"]],
   "double-stops": [

@@ -17,6 +17,10 @@ const ADDRESS = new RegExp(
   "giu",
 );
 
+/** A line of a program that has too few signs to be told as one by their share. */
+const LINE_OF_CODE =
+  /^\s*(?:(?:for|foreach|if|while|my|use|return|print|say|const|let|var|def|import)\b.*[;{]|[^.!?]*[$@%][\p{L}_]\w*.*[;{(])\s*$|\bqw\(|[;,]\s{2,}#|\)\s*\{\s*$|^=\w+ /mu;
+
 /** A block that may be changed, and what in it may not; offsets in its text. */
 export interface CleanBlock {
   text: string;
@@ -30,6 +34,7 @@ export interface CleanBlock {
 /** A block as the clean-up sees it; null where nothing in it is to be touched. */
 export function cleanBlock(block: Block, text: string, spans: readonly Span[]): CleanBlock | null {
   if (block.kind === "code" || block.fixed !== undefined || text.trim() === "") return null;
+  if (LINE_OF_CODE.test(text)) return null;
   const { shape, code } = structureOf(block.kind, text, [...spans], []);
   if (shape !== "text" && shape !== "foreign") return null;
   const spared: Range[] = [...code];

@@ -33,6 +33,14 @@ export interface CleanStep {
 const always = () => true;
 const never = () => false;
 
+/** Whether double spaces are the layout of a line: parted by bars, or half as many as single ones. */
+function isSetInColumns(text: string): boolean {
+  if (/ {2}\| {2}|^\s*[|+]|> {2}\p{Lu}\p{Ll}{2},/u.test(text)) return true;
+  const double = text.match(/\S {2,}(?=\S)/g)?.length ?? 0;
+  const single = text.match(/\S (?=\S)/g)?.length ?? 0;
+  return double >= 2 && 2 * double >= single;
+}
+
 /** The places of an expression with the flag g, outside what is spared; `put` gives null for none. */
 function replacing(
   { text, isSpared }: CleanBlock,
@@ -120,7 +128,7 @@ export const STEPS: readonly CleanStep[] = [
     isUsual: ({ isPlain }) => !isPlain,
     find: (block) =>
       replacing(block, /(?<=\S)[ \u00a0]{2,}(?=\S)/g, ([spaces]) => {
-        if (block.kind === "cell" || /^\s*(?:\||\+)/.test(block.text)) return null;
+        if (block.kind === "cell" || isSetInColumns(block.text)) return null;
         return spaces.includes("\u00a0") ? "\u00a0" : " ";
       }),
   },
@@ -132,7 +140,8 @@ export const STEPS: readonly CleanStep[] = [
     find: (block) => [
       ...replacing(
         block,
-        /(?<=[\p{L}\p{N}"”’')\]])[ \u00a0]+(?=[,;.](?![\p{L}\p{N}.…/\\-])|[!?](?=\s|$|["”’')])|:(?=\s|$))/gu,
+        // A mark that is spoken of, “use . on a line”, goes on with a small letter.
+        /(?<=[\p{L}\p{N}"”’')\]])[ \u00a0]+(?=[,;](?![\p{L}\p{N}.…/\\-])|[.!?](?=$|["”’')]|\s+[\p{Lu}\p{N}"“‘(])|:(?=\s|$))/gu,
         (match) => {
           // “: )”, “...” and a decimal of its own are no ends of a clause; a spaced ellipsis neither.
           const after = block.text.slice(match.index + match[0].length);
