@@ -1,5 +1,6 @@
+import { groupedByBlock, relative } from "../engine/by-block.ts";
 import { whyRefused } from "../manuscript/layout.ts";
-import type { Block, Edit, Manuscript, Span } from "../manuscript/model.ts";
+import type { Edit, Manuscript } from "../manuscript/model.ts";
 import { cleanBlock } from "./places.ts";
 import { type CleanContext, STEPS } from "./steps.ts";
 
@@ -39,9 +40,10 @@ export function findCleanup(
   context: CleanContext,
   wanted: Readonly<Record<string, boolean>>,
 ): Cleanup {
-  const bySpan = spansByBlock(blocks, spans);
+  const byBlock = groupedByBlock(spans, blocks);
   const cleaned = blocks.flatMap((block, index) => {
-    const own = cleanBlock(block, text.slice(block.from, block.to), bySpan.get(index) ?? []);
+    const inBlock = relative(byBlock.get(index) ?? [], block.from);
+    const own = cleanBlock(block, text.slice(block.from, block.to), inBlock);
     return own ? [own] : [];
   });
   const layout = { blocks, spans };
@@ -89,19 +91,4 @@ export function cleanupEdits(places: readonly (readonly CleanPlace[])[]): Edit[]
     }
   }
   return taken;
-}
-
-function spansByBlock(blocks: readonly Block[], spans: readonly Span[]): Map<number, Span[]> {
-  const grouped = new Map<number, Span[]>();
-  let index = 0;
-  for (const span of spans.toSorted((a, b) => a.from - b.from)) {
-    while (index < blocks.length - 1 && (blocks[index]?.to ?? 0) < span.from) index++;
-    const block = blocks[index];
-    if (!block || span.from < block.from || span.to > block.to) continue;
-    const own = { ...span, from: span.from - block.from, to: span.to - block.from };
-    const known = grouped.get(index);
-    if (known) known.push(own);
-    else grouped.set(index, [own]);
-  }
-  return grouped;
 }

@@ -1,5 +1,5 @@
 import type { Imported } from "./exchange.ts";
-import { newRuleId, type Rule, titleOf } from "./rules.ts";
+import { newRuleId, type Rule, saidBy, titleOf } from "./rules.ts";
 import type { HouseStyle, ListedWord, Replacement } from "./style.ts";
 
 /** Taking an imported list into a house style, with what contradicts it shown first. */
@@ -113,11 +113,6 @@ function subjectOf(rule: Rule): string {
     default:
       return `${rule.type}:${rule.write.toLowerCase().replace(/[\s-]+/g, "")}`;
   }
-}
-
-/** What a rule says, without its name in the house and when it was made. */
-function saidBy({ id: _id, addedAt: _addedAt, ...rule }: Rule): string {
-  return JSON.stringify(Object.entries(rule).sort(([one], [other]) => (one < other ? -1 : 1)));
 }
 
 /** A style with the file's side of some conflicts taken. */

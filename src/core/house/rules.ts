@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { KINDS } from "../manuscript/model.ts";
+import { KINDS, type Kind } from "../manuscript/model.ts";
 
 /**
  * The rules of a house style, as they stand in its file. Whoever edits a file by hand finds every field
@@ -220,4 +220,14 @@ export function ruleLine(rule: Rule): string {
   if (quotations) parts.push("in quotations too");
   if (rule.reason) parts.push(rule.reason);
   return parts.join(", ");
+}
+
+/** What a rule says, without its name in the house and when it was made. */
+export function saidBy({ id: _id, addedAt: _addedAt, ...rule }: Rule): string {
+  return JSON.stringify(Object.entries(rule).sort(([one], [other]) => (one < other ? -1 : 1)));
+}
+
+/** Whether a scope is for a kind of copy. */
+export function isForKind({ kinds = [] }: Scope = {}, kind: Kind): boolean {
+  return kinds.length === 0 || kinds.includes(kind);
 }

@@ -13,7 +13,7 @@ import { ruleLine } from "../../core/house/rules.ts";
 import { HOUSE, type HouseStyle, OWN, PERSONAL } from "../../core/house/style.ts";
 import { reportHtml } from "../../core/report/html.ts";
 import { manualParts } from "../../core/report/sheet-parts.ts";
-import { saveFile } from "../parts/save-file.ts";
+import { saveDocx, saveText } from "../parts/save-file.ts";
 import { count } from "../parts/words.ts";
 import type { ChangeStyle } from "./change-style.ts";
 
@@ -56,12 +56,6 @@ export function ExchangePart({ style, change }: { style: HouseStyle; change: Cha
   };
   const title = style.name === "" ? "House style" : `House style: ${style.name}`;
   const stem = style.id === OWN ? "house-style" : style.id;
-  const saveManual = async () => {
-    const { reportDocx } = await import("../../core/report/docx.ts");
-    saveFile(await reportDocx(title, manualParts(style)), `${stem}-manual.docx`);
-  };
-  const save = (text: string, fileName: string) =>
-    saveFile(new TextEncoder().encode(text), fileName);
   return (
     <>
       <h1 className="font-book text-[28px] leading-tight font-semibold">Import, export</h1>
@@ -124,7 +118,7 @@ export function ExchangePart({ style, change }: { style: HouseStyle; change: Cha
               type="button"
               className="button-plain"
               onClick={() =>
-                save(
+                saveText(
                   exportWords(
                     style.words.filter((one) => one.list === list),
                     form,
@@ -142,7 +136,7 @@ export function ExchangePart({ style, change }: { style: HouseStyle; change: Cha
           <button
             type="button"
             className="button-plain"
-            onClick={() => save(exportReplacements(style.replacements), "replacements.csv")}
+            onClick={() => saveText(exportReplacements(style.replacements), "replacements.csv")}
           >
             .csv
           </button>
@@ -152,7 +146,7 @@ export function ExchangePart({ style, change }: { style: HouseStyle; change: Cha
           <button
             type="button"
             className="button-plain"
-            onClick={() => save(`${JSON.stringify(style, null, 2)}\n`, `${stem}.json`)}
+            onClick={() => saveText(`${JSON.stringify(style, null, 2)}\n`, `${stem}.json`)}
           >
             .json
           </button>
@@ -162,20 +156,24 @@ export function ExchangePart({ style, change }: { style: HouseStyle; change: Cha
           <button
             type="button"
             className="button-plain"
-            onClick={() => save(exportTerms(style.rules), `${stem}-terms.csv`)}
+            onClick={() => saveText(exportTerms(style.rules), `${stem}-terms.csv`)}
           >
             .csv
           </button>
         </p>
         <p className="mt-3 flex items-baseline gap-3">
           <span className="w-40 text-soft">A manual to read</span>
-          <button type="button" className="button-plain" onClick={() => void saveManual()}>
+          <button
+            type="button"
+            className="button-plain"
+            onClick={() => void saveDocx(title, manualParts(style), `${stem}-manual.docx`)}
+          >
             .docx
           </button>
           <button
             type="button"
             className="button-plain"
-            onClick={() => save(reportHtml(title, manualParts(style)), `${stem}-manual.html`)}
+            onClick={() => saveText(reportHtml(title, manualParts(style)), `${stem}-manual.html`)}
           >
             .html
           </button>

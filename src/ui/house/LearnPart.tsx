@@ -1,7 +1,7 @@
 import { proxy } from "comlink";
 import { useMemo, useRef, useState } from "react";
 import { type LearnedDocument, learnRules, type Proposal } from "../../core/house/learn.ts";
-import { newRuleId, type Rule } from "../../core/house/rules.ts";
+import { newRuleId, type Rule, saidBy } from "../../core/house/rules.ts";
 import type { HouseStyle } from "../../core/house/style.ts";
 import { count, figure } from "../parts/words.ts";
 import type { ChangeStyle } from "./change-style.ts";
@@ -207,9 +207,4 @@ function formOf(rule: Rule): string {
   if (rule.type === "form") return rule.form;
   if (rule.type === "abbreviation") return rule.full;
   return "write" in rule ? rule.write : "";
-}
-
-/** What a rule says, whatever its name. */
-function saidBy({ id: _id, addedAt: _addedAt, ...rule }: Rule): string {
-  return JSON.stringify(rule);
 }

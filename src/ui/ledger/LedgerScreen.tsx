@@ -12,7 +12,7 @@ import { readDecisions } from "../../store/ledger.ts";
 import { listShelf } from "../../store/shelf.ts";
 import { SearchField } from "../parts/SearchField.tsx";
 import { SiteHeader } from "../parts/SiteHeader.tsx";
-import { saveFile } from "../parts/save-file.ts";
+import { saveText } from "../parts/save-file.ts";
 import { count, figure, when } from "../parts/words.ts";
 import { RecurringSlips } from "./RecurringSlips.tsx";
 
@@ -85,7 +85,7 @@ export function LedgerScreen({ nonce }: { nonce: string }) {
       "",
       "note",
     ];
-    saveFile(new TextEncoder().encode(csv([head, ...lines])), "ledger.csv");
+    saveText(csv([head, ...lines]), "ledger.csv");
   };
   return (
     <div className="min-h-screen min-w-[960px]">

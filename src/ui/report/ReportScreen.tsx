@@ -7,7 +7,7 @@ import type { Report } from "../../core/report/report.ts";
 import { dateLabel } from "../../core/report/words.ts";
 import { connectProofreader } from "../../worker/connect.ts";
 import { SiteHeader } from "../parts/SiteHeader.tsx";
-import { saveFile } from "../parts/save-file.ts";
+import { saveDocx, saveText } from "../parts/save-file.ts";
 import { makeReport } from "./make-report.ts";
 
 type State =
@@ -86,12 +86,10 @@ function Made({ report, id }: { report: Report; id: string }) {
   const [failure, setFailure] = useState("");
   const parts = useMemo(() => partsOf(report, withDecisions), [report, withDecisions]);
   const name = report.fileName.replace(/\.[^.]+$/, "");
-  const save = (text: string, ending: string) =>
-    saveFile(new TextEncoder().encode(text), `${name}-report.${ending}`);
-  const saveDocx = async () => {
+  const save = (text: string, ending: string) => saveText(text, `${name}-report.${ending}`);
+  const trySaveDocx = async () => {
     try {
-      const { reportDocx } = await import("../../core/report/docx.ts");
-      saveFile(await reportDocx(report.title, parts), `${name}-report.docx`);
+      await saveDocx(report.title, parts, `${name}-report.docx`);
       setFailure("");
     } catch (error) {
       console.error(error);
@@ -109,7 +107,7 @@ function Made({ report, id }: { report: Report; id: string }) {
           <button type="button" className="button-main" onClick={() => print()}>
             Print
           </button>
-          <button type="button" className="button-plain" onClick={() => void saveDocx()}>
+          <button type="button" className="button-plain" onClick={() => void trySaveDocx()}>
             .docx
           </button>
           <button

@@ -1,7 +1,7 @@
 import { setNonce } from "get-nonce";
 import { useEffect, useMemo, useState } from "react";
 import { ruleOf } from "../../core/house/rule-draft.ts";
-import type { Rule } from "../../core/house/rules.ts";
+import { type Rule, saidBy } from "../../core/house/rules.ts";
 import {
   choicesOf,
   draftOfEntry,
@@ -16,7 +16,7 @@ import { sheetCsv, sheetMarkdown, sheetParts } from "../../core/report/sheet-par
 import { changeHouse, listHouses } from "../../store/house.ts";
 import { listShelf, type ShelfRecord, updateRecord } from "../../store/shelf.ts";
 import { SiteHeader } from "../parts/SiteHeader.tsx";
-import { saveFile } from "../parts/save-file.ts";
+import { saveDocx, saveText } from "../parts/save-file.ts";
 import { count, figure, when } from "../parts/words.ts";
 import { type Sheet, useSheet } from "./use-sheet.ts";
 
@@ -66,12 +66,7 @@ function Head({ record, entries }: { record: ShelfRecord; entries: readonly Shee
   const name = record.fileName.replace(/\.[^.]+$/, "");
   const title = `Style sheet: ${record.title}`;
   const parts = useMemo(() => sheetParts(entries), [entries]);
-  const save = (text: string, ending: string) =>
-    saveFile(new TextEncoder().encode(text), `${name}-style-sheet.${ending}`);
-  const saveDocx = async () => {
-    const { reportDocx } = await import("../../core/report/docx.ts");
-    saveFile(await reportDocx(title, parts), `${name}-style-sheet.docx`);
-  };
+  const save = (text: string, ending: string) => saveText(text, `${name}-style-sheet.${ending}`);
   return (
     <header className="flex items-end gap-4 border-b border-ink pb-3">
       <div className="min-w-0 grow">
@@ -87,7 +82,11 @@ function Head({ record, entries }: { record: ShelfRecord; entries: readonly Shee
         <button type="button" className="button-main" onClick={() => print()}>
           Print
         </button>
-        <button type="button" className="button-plain" onClick={() => void saveDocx()}>
+        <button
+          type="button"
+          className="button-plain"
+          onClick={() => void saveDocx(title, parts, `${name}-style-sheet.docx`)}
+        >
           .docx
         </button>
         <button
@@ -122,7 +121,7 @@ async function addToHouse(house: string, entries: readonly SheetEntry[]): Promis
   let added = 0;
   await changeHouse(house, (style) => {
     const ids = new Set(style.rules.map(({ id }) => id));
-    const known = new Set(style.rules.map(said));
+    const known = new Set(style.rules.map(saidBy));
     const listed = new Set(style.words.map(({ word }) => word.toLowerCase()));
     const rules: Rule[] = [];
     const words: HouseStyle["words"] = [];
@@ -135,7 +134,7 @@ async function addToHouse(house: string, entries: readonly SheetEntry[]): Promis
         continue;
       }
       const made = ruleOf(draft, ids, now);
-      if (!("rule" in made) || known.has(said(made.rule))) continue;
+      if (!("rule" in made) || known.has(saidBy(made.rule))) continue;
       ids.add(made.rule.id);
       rules.push(made.rule);
     }
@@ -143,10 +142,6 @@ async function addToHouse(house: string, entries: readonly SheetEntry[]): Promis
     return { ...style, rules: [...style.rules, ...rules], words: [...style.words, ...words] };
   });
   return added;
-}
-
-function said({ id: _id, addedAt: _addedAt, ...rule }: Rule): string {
-  return JSON.stringify(rule);
 }
 
 interface OnwardProps {

@@ -1,4 +1,10 @@
-import type { HouseRule, Rule, RuleOf, Scope } from "../../house/rules.ts";
+import {
+  type HouseRule,
+  isForKind,
+  type Rule,
+  type RuleOf,
+  type Scope,
+} from "../../house/rules.ts";
 import type { Language } from "../../language/analysis.ts";
 import { ALL_VARIETIES } from "../../language/words/lexicon.ts";
 import type { BlockKind, Kind } from "../../manuscript/model.ts";
@@ -64,10 +70,6 @@ export function compile(rules: readonly HouseRule[], kind: Kind): Compiled[] {
     if (rule.off || !isFinding(rule) || !isForKind(rule.scope, kind)) return [];
     return [{ rule, house, order, weight: rule.weight ?? USUAL_WEIGHT[rule.type] }];
   });
-}
-
-function isForKind(scope: Scope | undefined, kind: Kind): boolean {
-  return !scope?.kinds || scope.kinds.length === 0 || scope.kinds.includes(kind);
 }
 
 const PLACES: Partial<Record<BlockKind, NonNullable<Scope["in"]>[number]>> = {

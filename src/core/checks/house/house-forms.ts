@@ -1,5 +1,5 @@
 import { formChoice } from "../../house/form-choices.ts";
-import type { HouseRule, RuleType } from "../../house/rules.ts";
+import { type HouseRule, isForKind, type RuleType } from "../../house/rules.ts";
 import type { Kind } from "../../manuscript/model.ts";
 import type { Circumstances, HouseAbbreviation, HouseForm } from "../check.ts";
 
@@ -7,8 +7,7 @@ import type { Circumstances, HouseAbbreviation, HouseForm } from "../check.ts";
 
 function* rulesOf<T extends RuleType>(rules: readonly HouseRule[], type: T, kind: Kind) {
   for (const { rule, house } of rules) {
-    const kinds = rule.scope?.kinds ?? [];
-    if (rule.off || rule.type !== type || (kinds.length > 0 && !kinds.includes(kind))) continue;
+    if (rule.off || rule.type !== type || !isForKind(rule.scope, kind)) continue;
     yield { rule: rule as Extract<HouseRule["rule"], { type: T }>, house };
   }
 }

@@ -7,7 +7,7 @@ import { openingSound } from "../../language/words/sounds.ts";
 import type { BlockKind, Edit, Kind, Range, Variety } from "../../manuscript/model.ts";
 import type { Choice, MarkFact } from "../check.ts";
 import { type Match, Matcher } from "../patterns/matcher.ts";
-import { choicesOf, markedRange } from "../patterns/mend.ts";
+import { capitalised, choicesOf, markedRange } from "../patterns/mend.ts";
 import { type Pattern, parsePattern } from "../patterns/pattern.ts";
 import { WORD_LISTS } from "../patterns/word-lists.ts";
 import {
@@ -436,10 +436,6 @@ function withSpacesOf(phrase: string, written: string): string {
 
 function asWritten(label: string, place: Range, insert: string): Choice {
   return { label, edits: [{ from: place.from, to: place.to, insert }], asWritten: true };
-}
-
-function capitalised(text: string): string {
-  return text.slice(0, 1).toUpperCase() + text.slice(1);
 }
 
 /** Words of which a block must have one for a pattern to fit: those of its first element that is words only. */

@@ -123,7 +123,8 @@ function inflectionAt({ tags, words }: Syntax, unit: number, lemma: string, tabl
   }
 }
 
-function capitalised(text: string): string {
+/** A text with its first letter a capital. */
+export function capitalised(text: string): string {
   return text.slice(0, 1).toUpperCase() + text.slice(1);
 }
 

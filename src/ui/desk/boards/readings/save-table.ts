@@ -1,6 +1,6 @@
 import { csv } from "../../../../core/house/exchange.ts";
 import type { Table } from "../../../../core/readings/tables.ts";
-import { saveFile } from "../../../parts/save-file.ts";
+import { saveText } from "../../../parts/save-file.ts";
 
 /** A table's title as a file's name. */
 export function fileNameOf({ title }: Table): string {
@@ -10,5 +10,5 @@ export function fileNameOf({ title }: Table): string {
 /** Takes a table out as a .csv file. */
 export function saveTable(table: Table): void {
   const rows = [table.columns, ...table.rows.map((row) => row.map(String))];
-  saveFile(new TextEncoder().encode(csv(rows)), `${fileNameOf(table)}.csv`);
+  saveText(csv(rows), `${fileNameOf(table)}.csv`);
 }
