@@ -152,9 +152,11 @@ function unseen(decisions: readonly Decision[], seen: readonly Seen[]): string[]
     const [mark] = marks;
     if (!BY_MARK.has(what) || !mark || note === "automatic replacement") return [];
     const before = seen.filter((one) => one.at <= Date.parse(at)).slice(-3);
+    // A mark over two lines is drawn as two pieces, without the break between them.
+    const drawn = mark.text.replaceAll("\n", "");
     // Some event in the moment before it must have met this very mark, drawn.
     const met = before.some(
-      (one) => (one.shown && one.now.includes(mark.text)) || one.sheet.includes(mark.text),
+      (one) => (one.shown && one.now.includes(drawn)) || one.sheet.includes(mark.text),
     );
     return met ? [] : [`${what} “${mark.text}” at ${at}: ${JSON.stringify(before)}`];
   });
