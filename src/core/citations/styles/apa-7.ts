@@ -1,0 +1,48 @@
+import type { CitationStyle } from "./style.ts";
+
+/** The seventh edition (2020); its list lost places, and names up to twenty authors. */
+export const apa7: CitationStyle = {
+  id: "apa-7",
+  name: "APA, 7th edition",
+  source: "the published style file “apa.csl”",
+  inText: {
+    system: "author-date",
+    joinBracketed: "&",
+    joinRunning: "and",
+    most: 2,
+    afterName: ", ",
+    beforePage: ", ",
+    pageLabels: ["p. ", "pp. "],
+    betweenWorks: "; ",
+    order: "alphabetical",
+  },
+  number: null,
+  order: "alphabetical",
+  repeated: null,
+  authors: {
+    form: "inverted-initials",
+    betweenInitials: " ",
+    lastOfTwo: ", & ",
+    lastOfMore: ", & ",
+    most: 20,
+    shown: 19,
+    rest: "ellipsis",
+    beforeEtAl: ", ",
+  },
+  editors: [" (Ed.)", " (Eds.)"],
+  year: "brackets",
+  afterYear: ". ",
+  titles: { quotes: null, part: "sentence", whole: "sentence" },
+  periodical: {
+    withIssue: ", volume(issue)",
+    withoutIssue: ", volume",
+    beforePages: ", ",
+    pageLabels: ["", ""],
+  },
+  pages: { dash: "–", second: "full" },
+  edition: "ed.",
+  place: false,
+  doi: "https://doi.org/",
+  url: [""],
+  finalStop: "not-after-address",
+};

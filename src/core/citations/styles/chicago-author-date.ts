@@ -1,0 +1,48 @@
+import type { CitationStyle } from "./style.ts";
+
+/** Author and date of the seventeenth edition of the manual (2017). */
+export const chicagoAuthorDate: CitationStyle = {
+  id: "chicago-author-date",
+  name: "Chicago, 17th edition, author and date",
+  source: "the published style file “chicago-author-date.csl”",
+  inText: {
+    system: "author-date",
+    joinBracketed: "and",
+    joinRunning: "and",
+    most: 3,
+    afterName: " ",
+    beforePage: ", ",
+    pageLabels: ["", ""],
+    betweenWorks: "; ",
+    order: "any",
+  },
+  number: null,
+  order: "alphabetical",
+  repeated: "———",
+  authors: {
+    form: "given-names",
+    betweenInitials: " ",
+    lastOfTwo: ", and ",
+    lastOfMore: ", and ",
+    most: 10,
+    shown: 7,
+    rest: "et al.",
+    beforeEtAl: ", ",
+  },
+  editors: [", ed.", ", eds."],
+  year: "stops",
+  afterYear: ". ",
+  titles: { quotes: ["“", "”"], part: "headline", whole: "headline" },
+  periodical: {
+    withIssue: " volume (issue)",
+    withoutIssue: " volume",
+    beforePages: ": ",
+    pageLabels: ["", ""],
+  },
+  pages: { dash: "–", second: "hundreds" },
+  edition: "ed.",
+  place: true,
+  doi: "https://doi.org/",
+  url: [""],
+  finalStop: "always",
+};

@@ -1,0 +1,48 @@
+import type { CitationStyle } from "./style.ts";
+
+/** A family without a single manual; this is the kind that is taught most in Britain. */
+export const harvard: CitationStyle = {
+  id: "harvard",
+  name: "Harvard",
+  source: "the published style file “harvard-cite-them-right.csl”",
+  inText: {
+    system: "author-date",
+    joinBracketed: "and",
+    joinRunning: "and",
+    most: 3,
+    afterName: ", ",
+    beforePage: ", ",
+    pageLabels: ["p. ", "pp. "],
+    betweenWorks: "; ",
+    order: "any",
+  },
+  number: null,
+  order: "alphabetical",
+  repeated: null,
+  authors: {
+    form: "inverted-initials",
+    betweenInitials: "",
+    lastOfTwo: " and ",
+    lastOfMore: " and ",
+    most: 3,
+    shown: 1,
+    rest: "et al.",
+    beforeEtAl: " ",
+  },
+  editors: [" (ed.)", " (eds)"],
+  year: "brackets",
+  afterYear: " ",
+  titles: { quotes: ["‘", "’"], part: "sentence", whole: "sentence" },
+  periodical: {
+    withIssue: ", volume(issue)",
+    withoutIssue: ", volume",
+    beforePages: ", ",
+    pageLabels: ["p. ", "pp. "],
+  },
+  pages: { dash: "–", second: "full" },
+  edition: "edn",
+  place: true,
+  doi: "any",
+  url: ["Available at: "],
+  finalStop: "always",
+};

@@ -1,0 +1,48 @@
+import type { CitationStyle } from "./style.ts";
+
+/** The ninth edition of the handbook (2021): containers, labelled numbers, full names. */
+export const mla9: CitationStyle = {
+  id: "mla-9",
+  name: "MLA, 9th edition",
+  source: "the published style file “modern-language-association.csl”",
+  inText: {
+    system: "author-page",
+    joinBracketed: "and",
+    joinRunning: "and",
+    most: 2,
+    afterName: " ",
+    beforePage: " ",
+    pageLabels: ["", ""],
+    betweenWorks: "; ",
+    order: "any",
+  },
+  number: null,
+  order: "alphabetical",
+  repeated: "---",
+  authors: {
+    form: "given-names",
+    betweenInitials: " ",
+    lastOfTwo: ", and ",
+    lastOfMore: ", and ",
+    most: 2,
+    shown: 1,
+    rest: "et al.",
+    beforeEtAl: ", ",
+  },
+  editors: [", editor", ", editors"],
+  year: "end",
+  afterYear: " ",
+  titles: { quotes: ["“", "”"], part: "headline", whole: "headline" },
+  periodical: {
+    withIssue: ", vol. volume, no. issue",
+    withoutIssue: ", vol. volume",
+    beforePages: ", ",
+    pageLabels: ["p. ", "pp. "],
+  },
+  pages: { dash: "–", second: "two" },
+  edition: "ed.",
+  place: false,
+  doi: "https://doi.org/",
+  url: [""],
+  finalStop: "always",
+};
