@@ -99,8 +99,13 @@ const CLUES: readonly Clue[] = [
   { says: "“ed.” behind bare initials", pattern: /\s\p{Lu}{1,3},\seds?\.\s/u, weights: { "ama-11": 2 } },
   {
     says: "places before publishers",
-    pattern: /[.)]\s\p{Lu}[^.:()]*(?:,\s[\p{Lu}]{2,3})?:\s\p{Lu}[^:]*[.;,]\s?(?:(?:1[4-9]|20)\d\d)?/u,
+    pattern: /(?<!\d[a-z]?\))[.)\]]\s(?:\p{Lu}[\p{L}.’'-]*,?\s?(?:\/\s|&\s)?){1,6}:\s\p{Lu}[^:()\d]*?[.;,](?:\s(?:1[4-9]|20)\d\d\b[^:]*)?(?=\s*$|\s(?:Retrieved|https?:|doi|Available))/u,
     weights: { "apa-6": 2.5, "apa-7": -0.5, "chicago-notes": 1, vancouver: 1, harvard: 0.5, "mla-9": -1, "ama-11": -1.5, ieee: 0.3 },
+  },
+  {
+    says: "publishers without a place",
+    pattern: /\)\.\s[^.]+?(?:\s\([^)]*\))?\.\s\p{Lu}[^.:\d]*\.(?:$|\shttps?:)/u,
+    weights: { "apa-7": 1 },
   },
   {
     says: "publisher and year at the end, without a place",
