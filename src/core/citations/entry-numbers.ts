@@ -66,6 +66,8 @@ function readVolume(
   for (const pattern of ways) {
     const found = entry.find(pattern, from);
     if (!found || (!hasYear && isYearAlone(entry, found, from))) continue;
+    // A year may be a volume where it is called one.
+    if (/^(?:1[4-9]|20)\d\d$/u.test(found[1] ?? "") && !/vol|\(|;/iu.test(found[0])) continue;
     const volume = entry.field(found, 1);
     const issue = entry.field(found, 2, volume ? volume.to - found.index : 0);
     const end = found.index + found[0].length;
@@ -105,7 +107,9 @@ function readPages(
   }
   if (behindVolume === null) return null;
   const found = LAST_PAGE.exec(entry.rest(behindVolume));
-  if (!found || (!hasYear && isYearAlone(entry, found, from))) return null;
+  const isLast = found !== null && /^[.\s]*$/u.test(entry.rest(behindVolume + found[0].length));
+  const isYear = /^(?:1[4-9]|20)\d\d$/u.test(found?.[1] ?? "");
+  if (!found || (!hasYear && isYear && (isLast || isYearAlone(entry, found, from)))) return null;
   found.index += behindVolume;
   return taken(entry, found, at);
 }

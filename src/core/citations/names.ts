@@ -116,6 +116,13 @@ function namesOf(pieces: readonly Piece[], rules: AuthorRules): EntryName[] {
       at++;
       continue;
     }
+    const behind = /^((?:Jr|Sr)\.?) (\p{Lu}{1,3})$/u.exec(piece.text);
+    if (behind && last && (last.literal ?? last.family)) {
+      const family = last.literal ?? last.family ?? "";
+      names[names.length - 1] = { from: last.from, to: piece.to, family, given: behind[2] ?? "", suffix: behind[1] ?? "" };
+      at++;
+      continue;
+    }
     const inverted = next && invertedName(piece, next, pieces[at + 2], names.length, rules);
     if (inverted) {
       names.push(inverted.name);

@@ -58,7 +58,10 @@ export function readEntry(
   }
   return {
     text,
-    type: typeOf(text, fields, { isPart, isIn: editors.isIn }),
+    type: typeOf(text, fields, {
+      isIn: editors.isIn,
+      isPeriodical: isPeriodical(fields, title.quotes !== null, style),
+    }),
     number: head.number,
     authors,
     repeated: head.repeated,
@@ -89,6 +92,9 @@ const QUOTED = [
   /^\s*[“"]([^\u0000]+?)(?:[”"](?=[,.;]|\s\(|$)|(?<=[,.?!’])[”"](?=\s))/u,
   /^\s*‘([^\u0000]+?)’(?=[,.]\s|\s(?:in|In)\s|[,.]?$|\s\()/u,
 ];
+/** A part's title may have stops in it where what it stands in is told behind “In”. */
+const IN_LATER =
+  /[.?!](?=\s[Ii]n:?\s(?:[^\u0000]{2,160}?(?:\(Eds?\.\)|\beditors?\.|\beds?\.)|[^\u0000]{2,160}\(pp?\.))/u;
 /** Where a title without quotation marks may end. */
 const TITLE_END =
   /(?<!\b\p{Lu})(?<!\b(?:vs|St|Dr|Mr|Mrs|Vol|No|ca|cf|etc|vol|no|approx))(?:\.[’”"]?\s|[?!][’”"]?\s(?=\p{Lu}|\u0000))|\s\((?=\d+(?:st|nd|rd|th)\s|[Rr]ev\.|(?:[Ss]econd|[Tt]hird|[Ff]ourth|[Ff]ifth)\)|[A-Z]+-[\w-]*\d\)|Vol\.|No\.|p\.|pp\.|[^()]*(?:[Ee]d\.|[Ee]ds\.|[Tt]rans\.|[Rr]eport|[Tt]hesis|[Dd]issertation|No\. )[^()]*\))|\s\[|\.$|\.(?=\u0000)|\u0000/gu;
@@ -102,6 +108,11 @@ function readTitle(
   style: CitationStyle,
 ): TitlePart {
   const rest = entry.rest(at);
+  const later = IN_LATER.exec(rest);
+  if (later && !/[“”"]/u.test(rest.slice(0, later.index))) {
+    const end = at + later.index + 1;
+    return { field: trimmedTitle(entry.text, at, end), quotes: null, end };
+  }
   for (const pattern of QUOTED) {
     const found = pattern.exec(rest);
     if (!found) continue;
@@ -139,7 +150,17 @@ function trimmedTitle(text: string, from: number, to: number): Field | null {
 const EDITION =
   /[,.]?\s?\(?\b(?:(\d+)(?:st|nd|rd|th)|([Ss]econd|[Tt]hird|[Ff]ourth|[Ff]ifth|[Rr]evised|[Rr]ev\.|[Nn]ew))\s(?:rev\. )?(?:ed\.|edn\.?|edition|ed)(?![\p{L}])/u;
 
+/** A number of an edition in words alone, as some records have it. */
+const BARE_EDITION = /^[,.]?\s\(?((?:[Ss]econd|[Tt]hird|[Ff]ourth|[Ff]ifth|[Ss]ixth))\)?(?=[.,])/u;
+
 function readEdition(entry: Masked, from: number): Field | null {
+  const bare = BARE_EDITION.exec(entry.rest(from));
+  if (bare) {
+    bare.index += from;
+    const field = entry.field(bare, 1);
+    entry.take({ from: bare.index, to: bare.index + bare[0].length });
+    return field;
+  }
   const found = entry.find(EDITION, from);
   if (!found) return null;
   const start = found.index + found[0].search(/[\p{L}\d]/u);
@@ -318,6 +339,17 @@ function parted(text: string, title: Field): Partial<Record<TextField, Field>> {
   return own && container ? { title: own, container } : {};
 }
 
+/** Whether the fields are those of an article: where titles of parts are quoted, one that is not needs more. */
+function isPeriodical(
+  { container, volume, issue, pages, publisher, place }: Partial<Record<TextField, Field>>,
+  isQuoted: boolean,
+  style: CitationStyle,
+): boolean {
+  if (place || (publisher && !isQuoted)) return false;
+  if (style.titles.quotes && !isQuoted) return Boolean(volume && (issue || pages));
+  return Boolean(container && (volume || issue || pages || isQuoted));
+}
+
 const TYPE_WORDS: readonly (readonly [WorkType, RegExp])[] = [
   ["thesis", /\b(?:[Tt]hesis|[Dd]issertation|Masterarbeit)\b/u],
   ["dataset", /\[(?:Data ?set|Dataset)\]/iu],
@@ -333,12 +365,12 @@ const MEETING = /\b(?:Proceedings|Proc\.|Conference|Conf\.|Symposium|Symp\.|Work
 function typeOf(
   text: string,
   fields: Partial<Record<TextField, Field>>,
-  { isPart, isIn }: { isPart: boolean; isIn: boolean },
+  { isPeriodical, isIn }: { isPeriodical: boolean; isIn: boolean },
 ): WorkType {
   const rest = text.slice(fields.title?.to ?? 0);
   for (const [type, pattern] of TYPE_WORDS) if (pattern.test(rest)) return type;
   if (isIn) return MEETING.test(fields.container?.text ?? "") ? "conference" : "chapter";
-  if (isPart && fields.container) return "article";
+  if (isPeriodical) return "article";
   if (fields.publisher || fields.edition) return "book";
   return fields.url || fields.doi ? "web" : "book";
 }

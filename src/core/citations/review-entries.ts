@@ -10,6 +10,9 @@ export interface RuledFinding extends EntryFinding {
   rule: string;
 }
 
+/** Rules that need no other part of an entry. */
+const SURE_WITHOUT = new Set(["missing-field", "doi-form", "entry-end"]);
+
 /** What the rules find in the entries of one list, entry by entry. */
 export function reviewEntries(
   entries: readonly Entry[],
@@ -35,8 +38,11 @@ export function reviewEntries(
       italics: about.italics?.[at] ?? [],
       hasItalics,
     };
-    return Object.entries(ENTRY_RULES).flatMap(([rule, find]) =>
+    const found = Object.entries(ENTRY_RULES).flatMap(([rule, find]) =>
       find(entry, context).map((finding) => ({ ...finding, rule })),
     );
+    // Where a part is missing the rest is hardly read right.
+    const isIncomplete = found.some(({ rule }) => rule === "missing-field");
+    return isIncomplete ? found.filter(({ rule }) => SURE_WITHOUT.has(rule)) : found;
   });
 }

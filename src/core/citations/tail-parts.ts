@@ -17,7 +17,7 @@ const DATE = `(?:\\d{1,2} ${MONTH},? \\d{4}|${MONTH} \\d{1,2},? \\d{4}|\\d{4} ${
 const LABELS =
   "(?:Available (?:at|from|via):?\\s*|Retrieved (?:from|on)?:?\\s*|\\[Online\\]\\.? ?(?:Available:?)?\\s*|Online:\\s*|URL:?\\s*|from\\s+)";
 const DOI = new RegExp(
-  `${LABELS}?((?:https?:\\/\\/)?(?:dx\\.)?doi\\.org\\/(?:https?:\\/\\/(?:dx\\.)?doi\\.org\\/)?|doi[:\\s]\\s*(?:https?:\\/\\/(?:dx\\.)?doi\\.org\\/)?)?(10\\.\\d{4,9}\\/[^\\s\\u0000]+)`,
+  `${LABELS}?((?:https?:\\/\\/)?(?:dx\\.)?doi\\.org\\/(?:https?:\\/\\/(?:dx\\.)?doi\\.org\\/)?|doi[:\\s]\\s*(?:https?:\\/\\/(?:dx\\.)?doi\\.org\\/)?|(?<![^\\s]))(10\\.\\d{4,9}\\/[^\\s\\u0000]+)`,
   "iu",
 );
 /** An identifier that lost its shape stands behind a label that is still told. */
@@ -25,7 +25,7 @@ const BROKEN_DOI = new RegExp(
   `${LABELS}?(https?:\\/\\/(?:dx\\.)?doi\\.org\\/|doi:\\s*)([^\\s\\u0000]+)`,
   "iu",
 );
-const URL_PATTERN = new RegExp(`${LABELS}?((?:https?:\\/\\/|www\\.)[^\\s\\u0000]+)`, "u");
+const URL_PATTERN = new RegExp(`${LABELS}?((?:https?:\\/\\/|ftp:\\/\\/|www\\.)[^\\s\\u0000]+)`, "u");
 const ACCESSED = [
   new RegExp(`\\((?:Accessed|accessed|Viewed|viewed):? (${DATE})\\)`, "u"),
   new RegExp(`\\[cited (${DATE})\\]`, "u"),

@@ -58,7 +58,8 @@ export const authorForm: EntryRule = (entry, { style, givenOf }) => {
 
   function ofPerson(name: EntryName, text: string, index: number): EntryFinding | null {
     const right = written(name, index, rules);
-    if (right === null || same(text, right)) return null;
+    // “Jr.” has its place by more than one custom.
+    if (right === null || same(text, right) || name.suffix) return null;
     const isOrder = name.isDirect === (rules.form === "given-names" ? index === 0 : rules.form !== "initials-first");
     if (isOrder) return replacing(name, right, `${style.name} has this name as “${right}”.`);
     if (rules.form === "given-names") {

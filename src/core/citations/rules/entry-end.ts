@@ -5,7 +5,8 @@ export const entryEnd: EntryRule = ({ text, doiWhole, urlWhole }, { style }) => 
   const end = text.trimEnd().length;
   const last = Math.max(doiWhole?.to ?? 0, urlWhole?.to ?? 0);
   const endsInAddress = last > 0 && /^[.\s]*$/u.test(text.slice(last));
-  if (endsInAddress && style.finalStop === "not-after-address") {
+  const endsInUrl = endsInAddress && last === urlWhole?.to;
+  if ((endsInAddress && style.finalStop === "not-after-address") || (endsInUrl && style.finalStop === "not-after-url")) {
     if (last >= end) return [];
     const reason = `${style.name} has no stop behind a DOI or an address.`;
     return [{ from: last, to: end, reason, edits: [{ from: last, to: end, insert: "" }] }];

@@ -15,6 +15,7 @@ function range(pages: Field, style: CitationStyle): EntryFinding | null {
   if (!parts) return null;
   const [, letters = "", first = "", dash = "", , second = ""] = parts;
   const last = expanded(first, second);
+  if (Number(last) < Number(first) && second.length < first.length) return null;
   if (Number(last) < Number(first)) {
     return { from: pages.from, to: pages.to, reason: "These pages run backwards.", edits: [] };
   }

@@ -13,6 +13,8 @@ const ENGLISH = /\b(?:the|of|and|in|for|a|an|to|on|with|from|by)\b/iu;
 /** So many words must show it. */
 const ENOUGH = 3;
 const SHARE = 0.7;
+/** And of the words that are known, nearly all. */
+const MOST = 0.9;
 
 const PARTS = new Set(["article", "chapter", "conference", "newspaper", "preprint"]);
 
@@ -26,9 +28,11 @@ export const titleCapitals: EntryRule = (entry, context) => {
   const words = contentWords(title);
   const capitals = words.filter(({ text }) => /^\p{Lu}/u.test(text));
   if (wanted === "sentence") {
+    const small = title.text.match(/(?<![\p{L}’'-])\p{Ll}[\p{L}’'-]{4,}/gu)?.filter((one) => !SMALL.has(one));
     const known = words.filter(({ text }) => context.isWord(text.toLowerCase()));
     const raised = known.filter(({ text }) => /^\p{Lu}\p{Ll}/u.test(text));
-    if (raised.length < ENOUGH || raised.length < known.length * SHARE) return [];
+    if (raised.length < ENOUGH || raised.length < words.length * SHARE) return [];
+    if ((small?.length ?? 0) > known.length * (1 - MOST)) return [];
     const edits = lowered(entry, title, context);
     const reason = `${name} writes titles with the capitals of a sentence.`;
     return edits.length ? [{ from: title.from, to: title.to, reason, edits }] : [];

@@ -10,13 +10,20 @@ export const volumeForm: EntryRule = ({ fields, text, type, year }, { style }) =
   const from = leadOf(text, container.to, volume.from, template.startsWith(";"));
   const last = issue ?? volume;
   const closes = issue && text[last.to] === ")" ? 1 : 0;
-  const written = text.slice(from, last.to + closes).replaceAll(/[\s\u00a0]+/gu, " ");
+  // The stop of an abbreviated name is the name's own.
+  const written = text
+    .slice(from, last.to + closes)
+    .replaceAll(/[\s\u00a0]+/gu, " ")
+    .replace(/^\.(?=[,\s])/u, "");
+  const lead = text.slice(from, volume.from);
+  if (!/^[\s,.;:(]*(?:vol(?:ume)?\.?)?\s*$/iu.test(lead)) return [];
   if (written === right) return [];
   // A year that stands in between is another matter.
   if (year && year.from > container.to && year.to < last.to && !template.startsWith(";")) return [];
   if (pages && pages.from < last.to) return [];
   const shown = right.replace(/^[,;\s]+/u, "");
-  return [replacing({ from, to: last.to + closes }, right, `${style.name} has volume and issue as “${shown}”.`)];
+  const start = text[from] === "." && !template.startsWith(".") ? from + 1 : from;
+  return [replacing({ from: start, to: last.to + closes }, right, `${style.name} has volume and issue as “${shown}”.`)];
 };
 
 /** Where what leads to the volume begins: behind the periodical, or at a semicolon. */

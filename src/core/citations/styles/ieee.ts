@@ -46,5 +46,5 @@ export const ieee: CitationStyle = {
   place: true,
   doi: "doi: ",
   url: ["[Online]. Available: "],
-  finalStop: "not-after-address",
+  finalStop: "not-after-url",
 };

@@ -115,6 +115,6 @@ export interface CitationStyle {
   doi: "https://doi.org/" | "doi:" | "doi: " | "any";
   /** What stands before an address. */
   url: readonly string[];
-  /** Whether an entry ends with a stop: always, never behind a DOI or address. */
-  finalStop: "always" | "not-after-address";
+  /** Whether an entry ends with a stop: always, never behind a DOI or address, or never behind an address alone. */
+  finalStop: "always" | "not-after-address" | "not-after-url";
 }
