@@ -58,9 +58,9 @@ export const FAULTS: Readonly<Record<string, Fault>> = {
     const authors = item.author?.length ?? 0;
     if (isApa(id) && authors >= 3) return swap(text, /^([^,]+, (?:\p{Lu}\.[ -]?)+), .*?(?=\(\d{4})/u, "$1, et al. ");
     if (isBare(id) && authors >= 3 && authors <= 6) return swap(text, /^(\d+\. [\p{L}’' -]+ \p{Lu}{1,3}), (?:[\p{L}’' -]+ \p{Lu}{1,3}, )*[\p{L}’' -]+ \p{Lu}{1,3}\./u, "$1, et al.");
-    if (id === "ieee" && authors >= 3 && authors <= 6) return swap(text, /^(\[\d+\] [^,“]+), [^“]*/u, "$1 et al., ");
+
     if (id === "chicago-author-date" && authors >= 3 && authors <= 10) return swap(text, /^([^,]+, [^,]+), .*?(?=\. \d{4}[a-z]?\. )/u, "$1, et al");
-    if (id === "harvard" && authors === 3) return swap(text, /^([^,]+, (?:\p{Lu}\.)+), .*?(?=\(\d{4})/u, "$1 et al. ");
+
     return null;
   },
   "et-al-stop": ({ text }) => swap(text, /et al\.(?!,? editor)/u, "et al"),

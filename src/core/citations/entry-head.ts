@@ -88,7 +88,7 @@ const INITIALS_LIST = new RegExp(
   `^${INITIALS_NAME}(?:(?:,? and |,? & |, )${INITIALS_NAME})*(?:,? et al\\.?)?(?:,? \\(?Eds?\\.?\\)?)?,?\\s`,
   "u",
 );
-const BARE_NAME = `${FAMILY} ${BARE_INITIALS}(?: ${SUFFIX})?`;
+const BARE_NAME = `${FAMILY} (?:(?:\\p{Lu}\\. ?)+(?=[,.])|${BARE_INITIALS})(?: ${SUFFIX})?`;
 const BARE_LIST = new RegExp(
   `^${BARE_NAME}(?:(?:,|;|,? and|,? &) ${BARE_NAME})*(?:,? et al)?(?:,? (?:editors?|eds?))?\\.\\s?`,
   "u",

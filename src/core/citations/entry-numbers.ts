@@ -20,13 +20,12 @@ const PAGE = "[A-Za-z]{0,2}\\d+[A-Za-z]?|[ivxlc]+";
 /** Ways a volume and an issue are written; the first group is the volume, the second the issue. */
 const VOLUMES: readonly RegExp[] = [
   new RegExp(`[,.]?\\s\\(?[Vv]ol(?:ume|\\.)?\\s?(${NUMERAL})(?:,?\\s?\\(?(?:[Nn]o|[Ii]ss|[Ii]ssue|[Nn]umber)\\.?\\s(${NUMERAL})\\)?)?`, "u"),
-  new RegExp(`,?\\s(${NUMERAL}),\\s?(?:no|iss|issue|number)\\.?\\s(${NUMERAL})`, "u"),
+  new RegExp(`(?:,?\\s|;)(${NUMERAL}),\\s?(?:no|iss|issue|number)\\.?\\s(${NUMERAL})`, "u"),
   new RegExp(`;\\s?(${NUMERAL})\\s?\\((${ISSUE})\\)(?=[:;,.\\s]|$)`, "u"),
   new RegExp(`[.,]?\\s(${NUMERAL})\\s?\\((?!(?:${MONTHS}\\s)?(?:1[4-9]|20)\\d\\d\\))(${ISSUE})\\)(?=[:,.\\s]|$)`, "u"),
-  new RegExp(`;\\s?(${SINGLE}(?:/\\d+)?)(?=[:.]|$)`, "u"),
+  new RegExp(`;\\s?(${SINGLE}(?:/\\d+)?)(?=:|\\.?\\s*(?:\\u0000|$))`, "u"),
   new RegExp(`(?<!\\b(?:no|p)\\.),?\\s(${NUMERAL})(?=:\\s?(?:${PAGE})\\b)`, "u"),
   new RegExp(`,?\\s(${NUMERAL})(?=\\s\\((?:${MONTHS}\\s)?(?:1[4-9]|20)\\d\\d\\))`, "u"),
-  new RegExp(`,\\s?(${NUMERAL})(?=,\\s?(?:pp?\\.\\s?)?(?:${PAGE})(?:[–—-]|[.,]|$))`, "u"),
 ];
 /** Issues without a volume. */
 const ISSUES: readonly RegExp[] = [
@@ -45,12 +44,17 @@ const PAGES: readonly RegExp[] = [
 const LAST_PAGE = new RegExp(`^(?:[:,]|\\s\\([^)]*\\):)\\s?(${PAGE})(?=[.,;\\s\\u0000]|$)`, "u");
 
 /** A volume at the end, where no year can stand there. */
+/** A volume between commas, likewise. */
+const PLAIN_VOLUME = new RegExp(`,\\s?(${NUMERAL})(?=,\\s?(?:pp?\\.\\s?)?(?:${PAGE})(?:[–—-]|[.,]|$))`, "u");
 const LAST_VOLUME = new RegExp(`(?<!\\bno\\.),?\\s(${SINGLE})(?=\\.?\\s*(?:\\u0000|$))`, "u");
 
 /** Reads volume, issue and pages behind a title, and takes them out of the text. */
 export function readNumbers(entry: Masked, from: number, hasYear: boolean): EntryNumbers {
   const at = { first: entry.text.length };
-  const ways = hasYear ? [...VOLUMES, LAST_VOLUME] : VOLUMES;
+  // The volume of a series is the series' own.
+  const series = entry.find(/\s\([^()\u0000]*[;,]\s?[Vv]ol\.[^()\u0000]*\)/u, from);
+  if (series) entry.take({ from: series.index, to: series.index + series[0].length });
+  const ways = hasYear ? [...VOLUMES, PLAIN_VOLUME, LAST_VOLUME] : VOLUMES;
   const { volume, issue, end } = readVolume(entry, from, ways, hasYear, at);
   const pages = readPages(entry, from, end, hasYear, at);
   return { volume, issue, pages, at: at.first };
@@ -67,7 +71,9 @@ function readVolume(
     const found = entry.find(pattern, from);
     if (!found || (!hasYear && isYearAlone(entry, found, from))) continue;
     // A year may be a volume where it is called one.
-    if (/^(?:1[4-9]|20)\d\d$/u.test(found[1] ?? "") && !/vol|\(|;/iu.test(found[0])) continue;
+    const mayBeYear = /^(?:1[4-9]|20)\d\d$/u.test(found[1] ?? "");
+    if (mayBeYear && !/vol|\(|;/iu.test(found[0])) continue;
+    if (mayBeYear && found[0].startsWith(";") && !/\d{4}[^;]{0,8}$/u.test(entry.text.slice(0, found.index))) continue;
     const volume = entry.field(found, 1);
     const issue = entry.field(found, 2, volume ? volume.to - found.index : 0);
     const end = found.index + found[0].length;

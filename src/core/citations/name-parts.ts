@@ -16,6 +16,7 @@ export const SUFFIX = "(?:Jr\\.?|Sr\\.?|I{2,3}|IV|2nd|3rd)";
 
 const IS_INITIALS = new RegExp(`^${INITIALS}$`, "u");
 const IS_BARE = new RegExp(`^(${FAMILY}) (${BARE_INITIALS})(?: (${SUFFIX}))?$`, "u");
+const IS_STOPPED = new RegExp(`^(${FAMILY}) ((?:\\p{Lu}\\.[\\s-]?)+)$`, "u");
 const IS_FIRST = new RegExp(`^(${INITIALS}) ?((?:${PARTICLE}\\s)*${FAMILY})$`, "u");
 const IS_GIVEN = new RegExp(
   `^(?:${WORD}|\\p{Lu}\\.)(?:[\\s-](?:${WORD}|\\p{Lu}\\.(?:-\\p{Lu}\\.)*|${PARTICLE}|\\([^)]*\\)))*\\.?$`,
@@ -60,6 +61,12 @@ export function bareName(text: string): ReadName | null {
   if (!found) return null;
   const [, family = "", given = "", suffix] = found;
   return { family, given, ...(suffix ? { suffix } : {}) };
+}
+
+/** “Orrin I. K.”: a family name and initials with stops, as no style has them. */
+export function stoppedName(text: string): ReadName | null {
+  const found = IS_STOPPED.exec(text);
+  return found ? { family: found[1] ?? "", given: found[2] ?? "" } : null;
 }
 
 /** “I. K. Orrin”: initials, then the family name. */

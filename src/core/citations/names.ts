@@ -9,6 +9,7 @@ import {
   isInitials,
   isSuffix,
   type ReadName,
+  stoppedName,
 } from "./name-parts.ts";
 import type { AuthorRules } from "./styles/style.ts";
 
@@ -48,7 +49,7 @@ export function readNames(text: string, zone: Range, rules: AuthorRules): Names 
     const pieces = piecesOf(text, part);
     const last = pieces.at(-1);
     // Where initials have no stops, the last of them has the entry's.
-    if (rules.form === "bare-initials" && last && /\s\p{Lu}{1,4}\.$/u.test(last.text)) {
+    if (rules.form === "bare-initials" && last && /\s(?:\p{Lu}{1,4}|(?:\p{Lu}\. ?)+\p{Lu}\.)\.$/u.test(last.text)) {
       pieces[pieces.length - 1] = { ...last, to: last.to - 1, text: last.text.slice(0, -1) };
     }
     return namesOf(pieces, rules);
@@ -169,7 +170,8 @@ function invertedName(
     given,
     ...(suffix ? { suffix } : {}),
   });
-  if (isSuffix(next.text) && third && (isInitials(third.text) || isGiven(third.text))) {
+  const isNamed = isFamily(piece.text) && !initialsFirst(piece.text);
+  if (isNamed && isSuffix(next.text) && third && (isInitials(third.text) || isGiven(third.text))) {
     return { name: named(third.text, third.to, next.text), taken: 3 };
   }
   if (isInitials(next.text) && !isInitials(piece.text) && piece.text.length > 1) {
@@ -190,12 +192,12 @@ function single(piece: Piece, rules: AuthorRules): EntryName {
   const { from, to, text } = piece;
   const ways: ((one: string) => ReadName | null)[] =
     rules.form === "bare-initials"
-      ? [bareName, initialsFirst, directName]
+      ? [bareName, stoppedName, initialsFirst, directName]
       : [initialsFirst, rules.form === "given-names" ? directName : bareName];
   if (!GROUP_WORD.test(text)) {
     for (const way of ways) {
       const name = way(text);
-      if (name) return { from, to, ...name, ...(way === bareName ? {} : { isDirect: true }) };
+      if (name) return { from, to, ...name, ...(way === bareName || way === stoppedName ? {} : { isDirect: true }) };
     }
   }
   return { from, to, literal: text };

@@ -14,7 +14,13 @@ export const titleQuotes: EntryRule = ({ fields, titleQuotes: quotes, type, text
     ];
     return [{ ...quotes, reason: `${style.name} has no quotation marks around titles.`, edits }];
   }
-  if (!wanted || !PARTS.has(type) || !container) return [];
+  if (!wanted) return [];
+  const { volume, issue, pages } = fields;
+  if (!quotes && !container && volume && (issue || pages)) {
+    const reason = `${style.name} has the title of an article between ${wanted[0]} and ${wanted[1]}.`;
+    return [{ from: title.from, to: title.to, reason, edits: [] }];
+  }
+  if (!PARTS.has(type) || !container) return [];
   const [open, close] = wanted;
   if (!quotes) {
     const edits = [

@@ -42,7 +42,7 @@ export const harvard: CitationStyle = {
   pages: { dash: "–", second: "full" },
   edition: "edn",
   place: true,
-  doi: "any",
+  doi: "https://doi.org/",
   url: ["Available at: "],
   finalStop: "always",
 };
