@@ -1,7 +1,7 @@
 import { loadLanguage } from "../../src/command/checking.ts";
 import { readEntry } from "../../src/core/citations/read-entry.ts";
 import { reviewEntries } from "../../src/core/citations/review-entries.ts";
-import { STYLE_IDS, type StyleId } from "../../src/core/citations/styles/style.ts";
+import { STYLE_IDS } from "../../src/core/citations/styles/style.ts";
 import { styleOf } from "../../src/core/citations/styles/styles.ts";
 import type { Range } from "../../src/core/manuscript/model.ts";
 import { FAULTS } from "./faults.ts";
@@ -77,6 +77,6 @@ function shifted(italics: readonly Range[], before: string, after: string): Rang
   while (same < before.length && before[same] === after[same]) same++;
   let tail = 0;
   while (tail < before.length - same && tail < after.length - same && before.at(-1 - tail) === after.at(-1 - tail)) tail++;
-  const move = (at: number) => (at <= same ? at : at >= before.length - tail ? at + after.length - before.length : Math.min(at, after.length));
+  const move = (at: number) => (at <= same ? at : at >= before.length - tail ? at + after.length - before.length : same);
   return italics.map(({ from, to }) => ({ from: move(from), to: move(to) })).filter(({ from, to }) => from < to);
 }

@@ -23,7 +23,7 @@ const FILES: Record<StyleId, string> = {
 export interface SetEntry {
   item: CslItem;
   text: string;
-  italics: Range[];
+  italics: readonly Range[];
 }
 
 /** Records set in a style by the processor, sorted as the style sorts a list; kept on disk, for it is slow. */
@@ -40,7 +40,11 @@ export function setEntries(items: readonly CslItem[], style: StyleId): SetEntry[
   return made;
 }
 
-function process(items: readonly CslItem[], style: StyleId): SetEntry[] {
+/** A processor for records, whose ids are their numbers here. */
+export function processorFor(
+  items: readonly CslItem[],
+  style: StyleId,
+): { engine: InstanceType<typeof CSL.Engine>; byId: Map<string, CslItem> } {
   const share = path.join(recordsFolder(), "share/citation-style-language");
   const byId = new Map(items.map((item, index) => [`${index}`, { ...item, id: `${index}` }]));
   const engine = new CSL.Engine(
@@ -53,9 +57,14 @@ function process(items: readonly CslItem[], style: StyleId): SetEntry[] {
     "en-US",
   );
   engine.updateItems([...byId.keys()]);
+  return { engine, byId };
+}
+
+function process(items: readonly CslItem[], style: StyleId): SetEntry[] {
+  const { engine, byId } = processorFor(items, style);
   const [{ entry_ids: ids }, entries] = engine.makeBibliography();
-  return entries.map((html: string, index: number) => {
-    const item = byId.get(ids[index][0]);
+  return entries.map((html, index) => {
+    const item = byId.get(ids[index]?.[0] ?? "");
     if (!item) throw new Error("an entry of no record");
     return { item, ...plainText(html) };
   });

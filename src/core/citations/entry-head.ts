@@ -90,7 +90,7 @@ const INITIALS_LIST = new RegExp(
 );
 const BARE_NAME = `${FAMILY} (?:(?:\\p{Lu}\\. ?)+(?=[,.])|${BARE_INITIALS})(?: ${SUFFIX})?`;
 const BARE_LIST = new RegExp(
-  `^${BARE_NAME}(?:(?:,|;|,? and|,? &) ${BARE_NAME})*(?:,? et al)?(?:,? (?:editors?|eds?))?\\.\\s?`,
+  `^${BARE_NAME}(?:(?:,|;|,? and|,? &) ${BARE_NAME})*(?:,? et al)?(?:,? (?:editors?|eds?))?\\.{1,2}\\s?`,
   "u",
 );
 

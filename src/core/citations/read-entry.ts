@@ -97,7 +97,7 @@ const IN_LATER =
   /[.?!](?=\s[Ii]n:?\s(?:[^\u0000]{2,160}?(?:\(Eds?\.\)|\beditors?\.|\beds?\.)|[^\u0000]{2,160}\(pp?\.))/u;
 /** Where a title without quotation marks may end. */
 const TITLE_END =
-  /(?<!\b\p{Lu})(?<!\b(?:vs|St|Dr|Mr|Mrs|Vol|No|ca|cf|etc|vol|no|approx))(?:\.[’”"]?\s|[?!][’”"]?\s(?=\p{Lu}|\u0000))|\s\((?=\d+(?:st|nd|rd|th)\s|[Rr]ev\.|(?:[Ss]econd|[Tt]hird|[Ff]ourth|[Ff]ifth)\)|[A-Z]+-[\w-]*\d\)|Vol\.|No\.|p\.|pp\.|[^()]*(?:[Ee]d\.|[Ee]ds\.|[Tt]rans\.|[Rr]eport|[Tt]hesis|[Dd]issertation|No\. )[^()]*\))|\s\[|\.$|\.(?=\u0000)|\u0000/gu;
+  /(?<!\b\p{Lu})(?<!\b(?:vs|St|Dr|Mr|Mrs|Vol|No|ca|cf|etc|vol|no|approx))(?:\.[’”"]?\s|[?!][’”"]?\s(?=\p{Lu}|\u0000))|\s\((?=\d+(?:st|nd|rd|th)\s|[Rr]ev\.|(?:[Ss]econd|[Tt]hird|[Ff]ourth|[Ff]ifth)\)|[A-Z]+-[\w-]*\d\)|Vol\.|No\.|p\.|pp\.|[^()]*(?:[Ee]d\.|[Ee]ds\.|[Tt]rans\.|[Rr]eport|[Tt]hesis|[Dd]issertation|No\. )[^()]*\))|,\s(?=(?:vol\.\s)?\d+\s?\(\d|pp?\.\s\w?\d)|\s\[|\.$|\.(?=\u0000)|\u0000/gu;
 const IEEE_TITLE_END =
   /, (?=\d+(?:st|nd|rd|th)\sed|vol\.|ser\.|[Ss]econd|[Rr]ev\.)|\.\s|\.$|\s\[|,\s(?=\u0000)|\u0000/gu;
 
@@ -131,7 +131,10 @@ function readTitle(
   for (const found of rest.matchAll(pattern)) {
     if (found.index < 2) continue;
     // A title that is followed by a periodical is parted from it later.
-    const end = at + found.index + (/^[?!]/u.test(found[0]) ? 1 : 0);
+    const whole = at + found.index + (/^[?!]/u.test(found[0]) ? 1 : 0);
+    // What is set in italics behind a plain beginning is what the part stands in.
+    const set = italics.find((one) => one.from > at + 2 && one.to - one.from > 2 && one.from < whole);
+    const end = set ? set.from : whole;
     return { field: trimmedTitle(entry.text, at, end), quotes: null, end };
   }
   return { field: trimmedTitle(entry.text, at, entry.text.length), quotes: null, end: entry.text.length };

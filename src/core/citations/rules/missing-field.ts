@@ -11,7 +11,8 @@ export const missingField: EntryRule = (entry, { style }) => {
   if (!fields.title) return [{ ...place, reason: "The title is missing.", edits: [] }];
   const { container, volume, issue, pages, publisher, place: city, edition } = fields;
   const isBook = publisher || city || edition;
-  const hasNumbers = volume && (issue || pages || style.periodical.withoutIssue.startsWith(";"));
+  const isBehindDate = volume && text[volume.from - 1] === ";";
+  const hasNumbers = volume && (issue || pages || isBehindDate);
   // Where titles of parts are quoted and this one is not, title and periodical can’t be told apart.
   const isApart = titleQuotes !== null || style.titles.quotes === null;
   if (hasNumbers && !container && !isBook && isApart) {

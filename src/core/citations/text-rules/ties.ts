@@ -1,0 +1,200 @@
+import type { CitedDocument, CitedItem, PlacedCitation } from "../cited-document.ts";
+import type { Entry } from "../entry.ts";
+import { folded } from "../fold.ts";
+import type { CitationItem } from "../text/citation.ts";
+import type { Difference } from "../tying.ts";
+import type { CitedChoice, CitedFinding, PlacedEdit, TextRule } from "./rule.ts";
+
+interface Placed extends CitedItem {
+  place: PlacedCitation;
+}
+
+function* itemsOf({ citations }: CitedDocument): Generator<Placed> {
+  for (const place of citations) for (const one of place.items) yield { ...one, place };
+}
+
+/** How a work is named in sentences about it. */
+export function shownWork(item: CitationItem): string {
+  if (item.number !== null) return `number ${item.number}`;
+  const names = item.etAl
+    ? `${item.names[0]?.text} et al.`
+    : item.names.map(({ text }) => text).join(" and ");
+  return item.year ? `${names}, ${item.year.text}` : names;
+}
+
+/** How an entry is named in sentences about it. */
+export function shownEntry(entry: Entry, names: readonly { family?: string; literal?: string }[]): string {
+  const [first, second] = names;
+  const one = first?.family ?? first?.literal ?? entry.fields.title?.text.slice(0, 30) ?? entry.text.slice(0, 30);
+  const two = second?.family ?? second?.literal;
+  const all = names.length > 2 ? `${one} et al.` : two ? `${one} and ${two}` : one;
+  return entry.year ? `${all}, ${entry.year.text}${entry.year.suffix}` : all;
+}
+
+function groupOf(item: CitationItem): string {
+  return item.number !== null ? `${item.number}` : `${item.names.map(({ text }) => folded(text)).join("+")}:${item.year?.text ?? item.title ?? ""}`;
+}
+
+/** Citations of works that no list has. */
+export const noEntry: TextRule = (document) => {
+  const found: CitedFinding[] = [];
+  for (const { item, tied, place } of itemsOf(document)) {
+    if (tied.tie !== "missing" || item.prefix.includes("personal communication")) continue;
+    if (item.pinpoint?.text.includes("personal communication")) continue;
+    const { likely } = tied;
+    const reason =
+      item.number === null ? `No entry of the list is “${shownWork(item)}”.` : `The list has no entry ${item.number}.`;
+    found.push({
+      block: place.block,
+      from: item.from,
+      to: item.to,
+      reason,
+      choices: [],
+      group: groupOf(item),
+      ...(likely === null ? {} : { reference: likely }),
+    });
+  }
+  return found;
+};
+
+const SAYS: Readonly<Record<Difference, string>> = {
+  name: "a name is written otherwise there",
+  marks: "a letter’s mark is otherwise there",
+  year: "the year is otherwise there",
+  letter: "the letter behind the year is otherwise there",
+  order: "the names stand in another order there",
+  initials: "the initials are otherwise there",
+  names: "the other names are otherwise there",
+  title: "the title is otherwise there",
+};
+
+/** Which differences each check speaks of. */
+const NAMES: readonly Difference[] = ["name", "marks", "order", "initials", "names", "title"];
+
+function nearRule(differences: readonly Difference[]): TextRule {
+  return (document) => {
+    const found: CitedFinding[] = [];
+    for (const { item, tied, place } of itemsOf(document)) {
+      if (tied.tie !== "near" || tied.likely === null || !tied.differs || !differences.includes(tied.differs)) continue;
+      const reference = document.references[tied.likely];
+      if (!reference) continue;
+      const names = document.index.namesOf(tied.likely);
+      const reason = `The nearest entry is “${shownEntry(reference.entry, names)}”: ${SAYS[tied.differs]}.`;
+      found.push({
+        block: place.block,
+        from: item.from,
+        to: item.to,
+        reason,
+        choices: nearChoices(document, place.block, item, tied.likely, tied.differs),
+        group: groupOf(item),
+        reference: tied.likely,
+      });
+    }
+    return found;
+  };
+}
+
+/** A name that is nearly an entry's. */
+export const nearName: TextRule = nearRule(NAMES);
+/** A year that is nearly an entry's. */
+export const nearYear: TextRule = nearRule(["year"]);
+
+/** The citation as the entry has it, or the entry as the citation has it. */
+function nearChoices(
+  document: CitedDocument,
+  block: number,
+  item: CitationItem,
+  index: number,
+  differs: Difference,
+): CitedChoice[] {
+  const reference = document.references[index];
+  if (!reference) return [];
+  const { entry, place } = reference;
+  const names = document.index.namesOf(index);
+  const inEntry = (range: { from: number; to: number }, insert: string): PlacedEdit => ({
+    block: place.block,
+    from: place.from + range.from,
+    to: place.from + range.to,
+    insert,
+  });
+  if (differs === "year" && item.year && entry.year) {
+    const own = `${entry.year.text}${entry.year.suffix}`;
+    return [
+      { label: `${own}, in the text`, edits: [{ block, from: item.year.from, to: item.year.to, insert: own }] },
+      { label: `${item.year.text}, in the entry`, edits: [inEntry(entry.year, item.year.text)] },
+    ];
+  }
+  const choices: CitedChoice[] = [];
+  const edits: PlacedEdit[] = [];
+  const back: PlacedEdit[] = [];
+  for (const [at, cited] of item.names.entries()) {
+    const own = names[at]?.family ?? names[at]?.literal;
+    if (!own || own === cited.text) continue;
+    edits.push({ block, from: cited.from, to: cited.to, insert: own });
+    const name = entry.authors?.names[at];
+    const familyAt = name ? entry.text.indexOf(own, name.from) : -1;
+    if (name && familyAt >= 0) back.push(inEntry({ from: familyAt, to: familyAt + own.length }, cited.text));
+  }
+  if (edits.length > 0) choices.push({ label: `${edits.map(({ insert }) => insert).join(", ")}, in the text`, edits });
+  if (back.length > 0 && back.length === edits.length) {
+    choices.push({ label: `${back.map(({ insert }) => insert).join(", ")}, in the entry`, edits: back });
+  }
+  return choices;
+}
+
+/** A letter behind the year that tells nothing, or that is wanting. */
+export const yearLetter: TextRule = (document) => {
+  const found: CitedFinding[] = [];
+  for (const { item, tied, place } of itemsOf(document)) {
+    const isLetter = tied.tie === "near" && tied.differs === "letter";
+    if ((tied.tie !== "ambiguous" && !isLetter) || !item.year) continue;
+    const suffixes = tied.candidates.map((one) => document.references[one]?.entry.year?.suffix ?? "");
+    const { year } = item;
+    const shown = shownWork(item);
+    const reason = isLetter
+      ? `The entry of “${shown}” has ${suffixes[0] ? `the letter “${suffixes[0]}”` : "no letter"} behind the year.`
+      : `${tied.candidates.length} entries are “${shown}”; a letter behind the year tells them apart.`;
+    const bare = `${year.value ?? year.text}`;
+    const choices = suffixes
+      .filter((suffix, at) => suffixes.indexOf(suffix) === at && `${bare}${suffix}` !== year.text)
+      .map((suffix) => ({
+        label: `${bare}${suffix}`,
+        edits: [{ block: place.block, from: year.from, to: year.to, insert: `${bare}${suffix}` }],
+      }));
+    found.push({
+      block: place.block,
+      from: item.from,
+      to: item.to,
+      reason,
+      choices,
+      group: groupOf(item),
+      ...(tied.likely === null ? {} : { reference: tied.likely }),
+    });
+  }
+  return found;
+};
+
+/** Entries that nothing cites. */
+export const neverCited: TextRule = (document) => {
+  const { citations, lists, references } = document;
+  if (citations.length === 0) return [];
+  const cited = new Set(
+    citations.flatMap(({ items }) => items.flatMap(({ tied }) => [tied.reference ?? -1, ...tied.candidates])),
+  );
+  return references.flatMap(({ place, list, entry }, at) => {
+    // Lists for further reading are not cited.
+    if (cited.has(at) || /further|select/iu.test(lists[list]?.title ?? "")) return [];
+    const names = document.index.namesOf(at);
+    const to = place.from + (entry.authors?.to ?? Math.min(entry.text.length, 40));
+    return [
+      {
+        block: place.block,
+        from: place.from,
+        to: Math.min(place.to, Math.max(to, place.from + 1)),
+        reason: `Nothing in the text cites “${shownEntry(entry, names)}”.`,
+        choices: [],
+        reference: at,
+      },
+    ];
+  });
+};

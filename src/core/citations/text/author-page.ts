@@ -1,0 +1,62 @@
+import type { Citation, CitationItem } from "./citation.ts";
+import { CITED_NAMES, citedNames } from "./cited-names.ts";
+
+const BRACKETS = /\(([^()]{2,300})\)/gu;
+const PAGE = "(?:pp?\\. ?|pg\\. ?)?(?:[ivxlc]+|\\d+(?:[–-]\\d+)?)(?:, (?:[ivxlc]+|\\d+(?:[–-]\\d+)?))*(?: n\\d*)?";
+const ITEM = new RegExp(
+  `^\\s*((?:see(?: also)?|qtd\\. in|quoted in|cf\\.|e\\.g\\.,?|and|also) )*(${CITED_NAMES})(?:, ([“"][^”"]+[”"]|[\\p{Lu}][^\\d“”;]*?))?(?:(,? )(${PAGE}))?\\s*$`,
+  "u",
+);
+
+/** Citations by author and page: names before a page, and names alone where the list knows them. */
+export function authorPageCitations(text: string, isFamily: (name: string) => boolean): Citation[] {
+  const citations: Citation[] = [];
+  for (const found of text.matchAll(BRACKETS)) {
+    const items: CitationItem[] = [];
+    let at = found.index + 1;
+    let isWhole = true;
+    for (const part of (found[1] ?? "").split(";")) {
+      const item = readItem(text, at, part, isFamily);
+      if (item) items.push(item);
+      else isWhole = false;
+      at += part.length + 1;
+    }
+    const isTied = items.some(({ names }) => isFamily(names[0]?.text ?? ""));
+    if (items.length === 0 || (!isWhole && !isTied)) continue;
+    const isPlain = items.some(({ names, etAl, pinpoint }) =>
+      Boolean(pinpoint) && (etAl !== null || names.every((name) => !name.text.includes(" "))),
+    );
+    if (!isTied && !isPlain) continue;
+    const to = found.index + found[0].length;
+    citations.push({ kind: "page", from: found.index, to, text: found[0], items, isPlain });
+  }
+  return citations;
+}
+
+function readItem(
+  text: string,
+  at: number,
+  part: string,
+  isFamily: (name: string) => boolean,
+): CitationItem | null {
+  const found = ITEM.exec(part);
+  if (!found) return null;
+  const [, prefix = "", names = "", title, , page] = found;
+  const from = at + part.indexOf(names, prefix.length);
+  const read = citedNames(text, { from, to: from + names.length });
+  // Names alone are citations only where the list has them.
+  if (!page && !isFamily(read.names[0]?.text ?? "")) return null;
+  const pinAt = page ? at + part.lastIndexOf(page) : -1;
+  return {
+    ...read,
+    from,
+    to: page ? pinAt + page.length : from + names.length,
+    abbreviation: null,
+    year: null,
+    number: null,
+    title: title ?? null,
+    pinpoint: page ? { from: pinAt, to: pinAt + page.length, text: page } : null,
+    prefix: prefix.trim(),
+    isContinued: false,
+  };
+}
