@@ -108,7 +108,7 @@ function isSound(item: CslItem): boolean {
   return (
     TYPES.has(item.type) &&
     names.length > 0 &&
-    names.every(({ family, given, literal }) => (family && given) || literal) &&
+    names.every(({ family, given, literal }) => (family && given && !/\(|Corporation|jen/.test(given + family)) || literal) &&
     year !== undefined &&
     year > 1500 &&
     (item.title ?? "").length > 3 &&

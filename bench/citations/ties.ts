@@ -1,3 +1,4 @@
+import { loadLanguage } from "../../src/command/checking.ts";
 import { type CitedDocument, readCitedDocument, type ReadableBlock } from "../../src/core/citations/cited-document.ts";
 import { reviewCitations } from "../../src/core/citations/review-citations.ts";
 import { STYLE_IDS } from "../../src/core/citations/styles/style.ts";
@@ -45,6 +46,8 @@ export function makeArticles(part: "tune" | "test"): Article[] {
 /** Citations found and tied in clean articles, marks there, and planted faults found. */
 export function benchTies(part: "tune" | "test", show = ""): void {
   const articles = makeArticles(part);
+  const { lexicon } = loadLanguage();
+  const isWord = (word: string) => lexicon.varieties(word) > 0;
   const totals = { works: 0, found: 0, tied: 0, marks: 0 };
   const faults = new Map<string, [number, number]>();
   console.log(`\nCitations of ${articles.length} articles of ${WORKS} works`);
@@ -54,7 +57,7 @@ export function benchTies(part: "tune" | "test", show = ""): void {
     const sums = { works: 0, found: 0, tied: 0, marks: 0 };
     const planted = { all: 0, found: 0 };
     for (const [at, article] of own.entries()) {
-      const document = readCitedDocument(blocksOf(article), id);
+      const document = readCitedDocument(blocksOf(article), { style: id, isWord });
       const found = compare(article, document, show === `${id}:ties`);
       const marks = reviewCitations(document);
       sums.works += found.works;
@@ -65,7 +68,7 @@ export function benchTies(part: "tune" | "test", show = ""): void {
       for (const [name, fault] of Object.entries(TEXT_FAULTS)) {
         const faulty = fault(article, seeded(at * 31 + 7));
         if (!faulty) continue;
-        const after = reviewCitations(readCitedDocument(blocksOf(faulty), id));
+        const after = reviewCitations(readCitedDocument(blocksOf(faulty), { style: id, isWord }));
         const key = (one: (typeof after)[number]) => `${one.rule} ${one.reason}`;
         const before = new Set(marks.map(key));
         const isFound = after.some((one) => !before.has(key(one))) || after.length > marks.length;

@@ -51,6 +51,17 @@ export interface CitedDocument {
   citations: readonly PlacedCitation[];
   index: ReferenceIndex;
   blocks: readonly ReadableBlock[];
+  /** Whether a word written with a small letter is an English word. */
+  isWord(word: string): boolean;
+}
+
+/** What a document is read by. */
+export interface CitedSettings {
+  /** The style the person named; null for the one that the list tells. */
+  style: StyleId | null;
+  /** Puts a publisher's own rules on top of a style. */
+  adapt?: (style: CitationStyle) => CitationStyle;
+  isWord(word: string): boolean;
 }
 
 /** Guessed where nothing tells. */
@@ -65,14 +76,10 @@ export class CitationCache {
   signature = "";
 }
 
-/**
- * Reads the lists and the citations of a document and ties them. `chosen` is the style the person named,
- * or null for the one that the list tells; `adapt` puts a publisher's own rules on top of it.
- */
+/** Reads the lists and the citations of a document and ties them. */
 export function readCitedDocument(
   blocks: readonly ReadableBlock[],
-  chosen: StyleId | null,
-  adapt: (style: CitationStyle) => CitationStyle = (style) => style,
+  { style: chosen, adapt = (style) => style, isWord }: CitedSettings,
   cache = new CitationCache(),
 ): CitedDocument {
   const textOf = (block: number) => blocks[block]?.text ?? "";
@@ -87,9 +94,9 @@ export function readCitedDocument(
       return { place, list, italics, entry: read(text, italics, style, cache) };
     }),
   );
-  const index = new ReferenceIndex(references.map(({ entry }) => numberedBy(entry)));
+  const index = new ReferenceIndex(references.map(({ entry }) => entry));
   const citations = readCitations(blocks, lists, references, index, style, cache);
-  return { style, guess, lists, references, citations, index, blocks };
+  return { style, guess, lists, references, citations, index, blocks, isWord };
 }
 
 function read(text: string, italics: readonly Range[], style: CitationStyle, cache: CitationCache): Entry {
@@ -98,10 +105,6 @@ function read(text: string, italics: readonly Range[], style: CitationStyle, cac
   if (known) return known;
   const entry = readEntry(text, style, italics);
   cache.entries.set(key, entry);
-  return entry;
-}
-
-function numberedBy(entry: Entry): Entry {
   return entry;
 }
 

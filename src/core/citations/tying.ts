@@ -59,7 +59,9 @@ export class ReferenceIndex {
     for (const one of this.known) {
       const [first] = one.names;
       const name = first?.family ?? first?.literal ?? "";
-      for (const key of new Set([folded(name), folded(withoutParticles(name)), initialsOf(first?.literal)])) {
+      // A particle that is set behind the given names stands before the family name in the text.
+      const particle = /\s((?:van|von|de|der|den|del|di|da|du|la|le|ten|ter)(?:\s\p{Ll}+)*)$/u.exec(first?.given ?? "")?.[1] ?? "";
+      for (const key of new Set([folded(particle + name), folded(name), folded(withoutParticles(name)), initialsOf(first?.literal)])) {
         if (key) this.byFirst.set(key, [...(this.byFirst.get(key) ?? []), one]);
       }
       if (!first && one.entry.fields.title) this.addTitle(one);
@@ -235,7 +237,7 @@ function fits({ families, isShortened }: Known, { names, etAl }: CitationItem, f
     const family = families[at];
     if (family === undefined) return isShortened;
     const key = folded(name.text);
-    return at === 0 || family === key || folded(withoutParticles(family)) === key || family.endsWith(key);
+    return at === 0 || family === key || family.endsWith(key) || (at > 0 && key.endsWith(family));
   });
 }
 

@@ -42,12 +42,23 @@ function compare(one: SortKey, other: SortKey, byYear: boolean): number {
     if (b === undefined) return 1;
     const [familyA = "", givenA = ""] = splitKey(a);
     const [familyB = "", givenB = ""] = splitKey(b);
-    if (familyA !== familyB) return familyA < familyB ? -1 : 1;
-    // Initials and a full name that begins with them are taken for one.
-    if (givenA !== givenB && !givenA.startsWith(givenB) && !givenB.startsWith(givenA)) return givenA < givenB ? -1 : 1;
+    if (familyA !== familyB) {
+      // By some customs particles count, by others not.
+      const plain = [bare(familyA), bare(familyB)] as const;
+      const isEither = familyA < familyB !== plain[0] < plain[1];
+      return isEither ? 0 : familyA < familyB ? -1 : 1;
+    }
+    if (givenA === givenB) continue;
+    // Initials and a full name that begins with them may be one's or another's.
+    if (givenA.startsWith(givenB) || givenB.startsWith(givenA)) return 0;
+    return givenA < givenB ? -1 : 1;
   }
   if (byYear && one.year !== other.year) return one.year < other.year ? -1 : 1;
   return byYear ? 0 : one.title < other.title ? -1 : one.title > other.title ? 1 : 0;
+}
+
+function bare(family: string): string {
+  return family.replace(/^(?:(?:van|von|der|den|de|del|della|di|da|du|la|le|ten|ter|al|el) )+/u, "");
 }
 
 function splitKey(key: string): [string, string] {

@@ -2,11 +2,12 @@ import { bracketOrder, citedComma, citedJoining, citedNames, pinpointForm } from
 import { duplicateEntry, listOrder } from "./list.ts";
 import { numberOrder, numberRange } from "./numbers.ts";
 import type { TextRule } from "./rule.ts";
-import { nearName, nearYear, neverCited, noEntry, yearLetter } from "./ties.ts";
+import { citationOrYear, nearName, nearYear, neverCited, noEntry, yearLetter } from "./ties.ts";
 
 /** The rules of citations and lists, by the last part of their check's id. */
 export const TEXT_RULES: Readonly<Record<string, TextRule>> = {
   "no-entry": noEntry,
+  "citation-or-year": citationOrYear,
   "near-name": nearName,
   "near-year": nearYear,
   "year-letter": yearLetter,

@@ -1,6 +1,7 @@
 import type { CitedDocument, CitedItem, PlacedCitation } from "../cited-document.ts";
 import type { Entry } from "../entry.ts";
 import { folded } from "../fold.ts";
+import { NO_NAME } from "../text/author-date.ts";
 import type { CitationItem } from "../text/citation.ts";
 import type { Difference } from "../tying.ts";
 import type { CitedChoice, CitedFinding, PlacedEdit, TextRule } from "./rule.ts";
@@ -52,6 +53,26 @@ export const noEntry: TextRule = (document) => {
       choices: [],
       group: groupOf(item),
       ...(likely === null ? {} : { reference: likely }),
+    });
+  }
+  return found;
+};
+
+/** Years behind a name that no list has, which may be citations or may be a film, a place, a ship. */
+export const citationOrYear: TextRule = (document) => {
+  const found: CitedFinding[] = [];
+  for (const { item, tied, place } of itemsOf(document)) {
+    const [name] = item.names;
+    if (tied.tie !== "none" || place.citation.kind !== "narrative" || item.names.length !== 1 || !name) continue;
+    const isPerson = /^\p{Lu}\p{Ll}[\p{L}’'-]+$/u.test(name.text) && !NO_NAME.test(name.text);
+    if (!isPerson || document.isWord(name.text.toLowerCase()) || item.isContinued) continue;
+    found.push({
+      block: place.block,
+      from: place.citation.from,
+      to: place.citation.to,
+      reason: `Is “${place.citation.text}” a citation? No entry of the list has that name.`,
+      choices: [],
+      group: `${name.text.toLowerCase()}`,
     });
   }
   return found;

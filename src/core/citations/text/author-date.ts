@@ -3,7 +3,7 @@ import { CITED_NAMES, citedNames } from "./cited-names.ts";
 
 const YEAR = "(?:1[4-9]|20)\\d\\d";
 /** A date as a citation has it: with a letter, of a reprint, or none. */
-const DATE = `(?:${YEAR}(?:\\/${YEAR})?[a-z]?|n\\.\\s?d\\.(?:-[a-z])?|in press(?:-[a-z])?|forthcoming)`;
+const DATE = `(?:${YEAR}(?:[\\/–-]${YEAR})?[a-z]?|n\\.\\s?d\\.(?:-[a-z])?|in press(?:-[a-z])?|forthcoming)`;
 const PREFIX =
   "(?:(?:but |and )?(?:see(?: also| for example| especially)?|e\\.g\\.|i\\.e\\.|cf\\.|for example|compare|also|reviewed (?:in|by)|as cited in|cited in|quoted in|qtd\\. in|cited by|after|following|adapted from|in|from|by|contra|as in|following)(?:,| )\\s?)";
 const PINPOINT = "[^;()]*?";
@@ -121,7 +121,7 @@ function datedItems(
 
 /** The year of a date, and the letter behind it; of a reprint, the later year. */
 function readDate(text: string): { text: string; value: number | null; suffix: string } {
-  const found = /^(?:\d{4}\/)?(\d{4})([a-z]?)$/u.exec(text);
+  const found = /^(?:\d{4}[/–-])?(\d{4})([a-z]?)$/u.exec(text);
   if (found) return { text, value: Number(found[1]), suffix: found[2] ?? "" };
   return { text, value: null, suffix: /-([a-z])$/u.exec(text)?.[1] ?? "" };
 }
@@ -160,13 +160,14 @@ function namesBefore(
   return { from, read: names, isPlain };
 }
 
-const MONTHS =
-  /^(?:January|February|March|April|May|June|July|August|September|October|November|December|Jan|Feb|Mar|Apr|Jun|Jul|Aug|Sept?|Oct|Nov|Dec|Spring|Summer|Autumn|Fall|Winter|Figure|Fig|Table|Chapter|Section|Appendix|Volume|Vol|Version|Act|Year|Easter|Christmas|Since|Until|Circa|About|From|Between|Published|Founded|Established|Born|Died|Updated|Revised)\b/u;
+/** Words that stand before a year or a number and name nobody. */
+export const NO_NAME =
+  /^(?:Figs?|Tables?|Eqs?|Equation|Pages?|Part|Book|Line|Step|Note|Item|Box|Map|Plate|January|February|March|April|May|June|July|August|September|October|November|December|Jan|Feb|Mar|Apr|Jun|Jul|Aug|Sept?|Oct|Nov|Dec|Spring|Summer|Autumn|Fall|Winter|Figure|Fig|Table|Chapter|Section|Appendix|Volume|Vol|Version|Act|Year|Easter|Christmas|Since|Until|Circa|About|From|Between|Published|Founded|Established|Born|Died|Updated|Revised)\b/u;
 
 /** Whether an item is a citation by its shape alone: a name or two, set off as citations are. */
 function isPlainItem(text: string, { names, etAl, year }: CitationItem): boolean {
   const [first] = names;
-  if (!first || !year || MONTHS.test(first.text)) return false;
+  if (!first || !year || NO_NAME.test(first.text)) return false;
   if (etAl) return true;
   if (names.length > 1) return names.every((name) => name.text.split(" ").length <= 3);
   const gap = text.slice(first.to, year.from);

@@ -1,4 +1,5 @@
 import type { Citation, CitationItem } from "./citation.ts";
+import { NO_NAME } from "./author-date.ts";
 import { CITED_NAMES, citedNames } from "./cited-names.ts";
 
 const BRACKETS = /\(([^()]{2,300})\)/gu;
@@ -43,7 +44,14 @@ function readItem(
   if (!found) return null;
   const [, prefix = "", names = "", title, , page] = found;
   const from = at + part.indexOf(names, prefix.length);
-  const read = citedNames(text, { from, to: from + names.length });
+  let read = citedNames(text, { from, to: from + names.length });
+  if (NO_NAME.test(read.names[0]?.text ?? "")) return null;
+  // Behind a comma a title follows, for more than two names are shortened.
+  const comma = /^([^,]+), (?!and |& |et al|Jr|Sr)(.+)$/u.exec(names);
+  const inTitle = comma && isFamily(comma[1]?.split(/ (?:and|&) /u)[0] ?? "") ? (comma[2] ?? "") : null;
+  if (inTitle !== null && !/, (?:and|&) /u.test(names)) {
+    read = citedNames(text, { from, to: from + (comma?.[1]?.length ?? 0) });
+  }
   // Names alone are citations only where the list has them.
   if (!page && !isFamily(read.names[0]?.text ?? "")) return null;
   const pinAt = page ? at + part.lastIndexOf(page) : -1;
@@ -54,7 +62,7 @@ function readItem(
     abbreviation: null,
     year: null,
     number: null,
-    title: title ?? null,
+    title: title ?? (read.names.length < 3 ? inTitle : null),
     pinpoint: page ? { from: pinAt, to: pinAt + page.length, text: page } : null,
     prefix: prefix.trim(),
     isContinued: false,

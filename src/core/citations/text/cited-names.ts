@@ -5,7 +5,7 @@ const PARTICLE = "(?:van|von|vom|der|den|de|del|della|di|da|das|dos|du|la|le|ten
 const TIED = "(?:d[’']|al-|el-|l[’'])";
 const WORD = "\\p{Lu}[\\p{L}\\p{M}’'-]*";
 /** A family name with the particles before it, or a group's name in a few words. */
-export const CITED_NAME = `(?:(?:\\p{Lu}\\.[ -]?)+)?(?:${PARTICLE} )*${TIED}?${WORD}(?: (?:(?:${PARTICLE}|of|for|the|on|and the) )*${TIED}?${WORD}){0,6}`;
+export const CITED_NAME = `(?:(?:\\p{Lu}\\.[ -]?)+)?(?:${PARTICLE} )*${TIED}?${WORD}(?: (?:(?:${PARTICLE}|of|for|the|on|and the) )*${TIED}?${WORD}){0,6}(?:,? (?:Jr|Sr)\\.)?`;
 /** “et al.” however it is written. */
 export const ET_AL = "(?:et\\.? al\\b\\.?|and others|and colleagues)";
 /** Between names. */
@@ -13,7 +13,9 @@ const JOIN = "(?:, and |, & | and | & |, )";
 /** Names of a citation, with “et al.” behind them. */
 export const CITED_NAMES = `${CITED_NAME}(?:${JOIN}${CITED_NAME})*(?:,? ${ET_AL})?`;
 
-const SPLIT = new RegExp(`,? (?:and|&) |, `, "gu");
+/** What parts names; “Jr.” belongs to the one before. */
+const SPLIT = /,? (?:and|&) |, (?!(?:Jr|Sr)\.)/gu;
+const BEHIND = /,? (?:Jr|Sr)\.$/u;
 const ET_AL_AT_END = new RegExp(`,?\\s${ET_AL}$`, "u");
 const INITIALS = /^((?:\p{Lu}\.[ -]?)+)(?=\p{L})/u;
 
@@ -36,8 +38,8 @@ export function citedNames(text: string, { from, to }: Range): { names: CitedNam
     if (piece.trim()) {
       names.push({
         from: start + skip,
-        to: until,
-        text: piece.slice(skip),
+        to: until - (BEHIND.exec(piece)?.[0].length ?? 0),
+        text: piece.slice(skip).replace(BEHIND, ""),
         ...(initials ? { initials: initials.trim() } : {}),
       });
     }
