@@ -12,6 +12,7 @@ const LAYERS = [
   "core/manuscript",
   "core/readings|core/ledger|core/house",
   "core/language|core/formats",
+  "core/citations",
   "core/checks",
   "core/engine|core/backup|core/gathered|core/carry|core/cleanup",
   "core/report",

@@ -50,9 +50,19 @@ export function makeArticle(items: readonly CslItem[], style: StyleId, seed: num
   const { engine } = processorFor(items, style);
   const [{ entry_ids: ids }, html] = engine.makeBibliography();
   const numeric = ["vancouver", "ieee", "ama-11"].includes(style);
-  const order = numeric ? items.map((_, at) => at) : shuffled(items.map((_, at) => at), random);
+  const order = numeric
+    ? items.map((_, at) => at)
+    : shuffled(
+        items.map((_, at) => at),
+        random,
+      );
   const entryOf = new Map(ids.map(([id = ""], at) => [Number(id), at]));
-  const article: Article = { style, paragraphs: [], entries: html.map((one) => plainText(one).text), citations: [] };
+  const article: Article = {
+    style,
+    paragraphs: [],
+    entries: html.map((one) => plainText(one).text),
+    citations: [],
+  };
   let next = 0;
   let text = "";
   let sentence = 0;
@@ -65,15 +75,22 @@ export function makeArticle(items: readonly CslItem[], style: StyleId, seed: num
       continue;
     }
     const isNarrative = template[at] === "#";
-    const count = isNarrative ? 1 : Math.min(order.length - next, random() < 0.3 ? 2 + Math.floor(random() * 2) : 1);
+    const count = isNarrative
+      ? 1
+      : Math.min(order.length - next, random() < 0.3 ? 2 + Math.floor(random() * 2) : 1);
     const works = order.slice(next, next + count);
     next += count;
     const paged = !numeric && style !== "mla-9" && Math.floor(random() * PAGED) === 0;
     const cited = works.map((work, index) => ({
       id: `${work}`,
-      ...(style === "mla-9" || (paged && index === 0) ? { locator: `${12 + Math.floor(random() * 80)}`, label: "page" } : {}),
+      ...(style === "mla-9" || (paged && index === 0)
+        ? { locator: `${12 + Math.floor(random() * 80)}`, label: "page" }
+        : {}),
     }));
-    const shown = isNarrative && !numeric ? narrative(engine, cited, style) : plainText(engine.makeCitationCluster(cited)).text;
+    const shown =
+      isNarrative && !numeric
+        ? narrative(engine, cited, style)
+        : plainText(engine.makeCitationCluster(cited)).text;
     if (shown === null) {
       next -= count;
       sentence++;
@@ -84,7 +101,13 @@ export function makeArticle(items: readonly CslItem[], style: StyleId, seed: num
     const glued = style === "ama-11";
     const lead = isNarrative && numeric ? `${before}the work ` : before;
     text += glued ? lead.trimEnd() : lead;
-    pending.push({ paragraph: article.paragraphs.length, from: text.length, to: text.length + shown.length, text: shown, works: works.map((work) => entryOf.get(work) ?? -1) });
+    pending.push({
+      paragraph: article.paragraphs.length,
+      from: text.length,
+      to: text.length + shown.length,
+      text: shown,
+      works: works.map((work) => entryOf.get(work) ?? -1),
+    });
     text += `${shown}${template.slice(at + 1)} `;
     if (text.length > 700 || next >= order.length) {
       article.paragraphs.push(text.trimEnd());
@@ -95,7 +118,11 @@ export function makeArticle(items: readonly CslItem[], style: StyleId, seed: num
   return article;
 }
 
-function narrative(engine: ReturnType<typeof processorFor>["engine"], cited: { id: string; locator?: string }[], style: StyleId): string | null {
+function narrative(
+  engine: ReturnType<typeof processorFor>["engine"],
+  cited: { id: string; locator?: string }[],
+  style: StyleId,
+): string | null {
   if (style === "mla-9") return plainText(engine.makeCitationCluster(cited)).text;
   const [one] = cited;
   if (!one) return null;

@@ -16,16 +16,32 @@ export function benchEntries(part: "tune" | "test", show = ""): void {
   const records = realRecords(part);
   const isWord = (word: string) => lexicon.varieties(word) > 0;
   const totals = { found: 0, once: 0, planted: 0, marked: 0, clean: 0 };
-  console.log(`\nEntries of ${records.length} real records: right ones marked; planted faults found, found with one mark`);
+  console.log(
+    `\nEntries of ${records.length} real records: right ones marked; planted faults found, found with one mark`,
+  );
   for (const id of STYLE_IDS) {
     const style = styleOf(id);
-    const entries = setEntries(records, id).map((entry) => ({ ...entry, italics: withItalics(entry.italics) }));
+    const entries = setEntries(records, id).map((entry) => ({
+      ...entry,
+      italics: withItalics(entry.italics),
+    }));
     const review = (texts: readonly string[], italics: readonly (readonly Range[])[]) =>
-      reviewEntries(texts.map((text, at) => readEntry(text, style, italics[at])), style, { thisYear: THIS_YEAR, isWord, italics });
-    const clean = review(entries.map(({ text }) => text), entries.map(({ italics }) => italics));
+      reviewEntries({
+        entries: texts.map((text, at) => readEntry(text, style, italics[at])),
+        style,
+        thisYear: THIS_YEAR,
+        isWord,
+        italics,
+      });
+    const clean = review(
+      entries.map(({ text }) => text),
+      entries.map(({ italics }) => italics),
+    );
     const marked = clean.filter((found) => found.length > 0).length;
     for (const [at, found] of clean.entries()) {
-      if (show === `${id}:clean`) for (const one of found) console.log(`    ${entries[at]?.text}\n      ${one.rule}: ${one.reason}`);
+      if (show === `${id}:clean`)
+        for (const one of found)
+          console.log(`    ${entries[at]?.text}\n      ${one.rule}: ${one.reason}`);
     }
     let line = "";
     const sums = { found: 0, once: 0, planted: 0 };
@@ -44,9 +60,14 @@ export function benchEntries(part: "tune" | "test", show = ""): void {
         const [marks = []] = review([text], [shifted(entry.italics, entry.text, text)]);
         if (marks.length > 0) found++;
         if (marks.length === 1) once++;
-        if (show === `${id}:${name}` && marks.length !== 1) console.log(`    ${text}\n      ${marks.map((one) => `${one.rule}: ${one.reason}`).join(" | ") || "nothing"}`);
+        if (show === `${id}:${name}` && marks.length !== 1)
+          console.log(
+            `    ${text}\n      ${marks.map((one) => `${one.rule}: ${one.reason}`).join(" | ") || "nothing"}`,
+          );
       }
-      const all = planted.filter(({ entry }) => (clean[entries.indexOf(entry)] ?? []).length === 0).length;
+      const all = planted.filter(
+        ({ entry }) => (clean[entries.indexOf(entry)] ?? []).length === 0,
+      ).length;
       sums.found += found;
       sums.once += once;
       sums.planted += all;
@@ -57,10 +78,14 @@ export function benchEntries(part: "tune" | "test", show = ""): void {
     totals.planted += sums.planted;
     totals.marked += marked;
     totals.clean += entries.length;
-    console.log(`  ${id.padEnd(20)} marked ${marked} of ${entries.length} (${((marked / entries.length) * 100).toFixed(1)}%), found ${percent(sums.found, sums.planted)}, with one mark ${percent(sums.once, sums.planted)} of ${sums.planted}`);
+    console.log(
+      `  ${id.padEnd(20)} marked ${marked} of ${entries.length} (${((marked / entries.length) * 100).toFixed(1)}%), found ${percent(sums.found, sums.planted)}, with one mark ${percent(sums.once, sums.planted)} of ${sums.planted}`,
+    );
     if (show === "faults") console.log(`      ${line}`);
   }
-  console.log(`  all: marked ${percent(totals.marked, totals.clean)} (goal at most 1), found ${percent(totals.found, totals.planted)}, with one mark ${percent(totals.once, totals.planted)} (goal 95)`);
+  console.log(
+    `  all: marked ${percent(totals.marked, totals.clean)} (goal at most 1), found ${percent(totals.found, totals.planted)}, with one mark ${percent(totals.once, totals.planted)} (goal 95)`,
+  );
 }
 
 function withItalics(italics: readonly Range[]): readonly Range[] {
@@ -76,7 +101,15 @@ function shifted(italics: readonly Range[], before: string, after: string): Rang
   let same = 0;
   while (same < before.length && before[same] === after[same]) same++;
   let tail = 0;
-  while (tail < before.length - same && tail < after.length - same && before.at(-1 - tail) === after.at(-1 - tail)) tail++;
-  const move = (at: number) => (at <= same ? at : at >= before.length - tail ? at + after.length - before.length : same);
-  return italics.map(({ from, to }) => ({ from: move(from), to: move(to) })).filter(({ from, to }) => from < to);
+  while (
+    tail < before.length - same &&
+    tail < after.length - same &&
+    before.at(-1 - tail) === after.at(-1 - tail)
+  )
+    tail++;
+  const move = (at: number) =>
+    at <= same ? at : at >= before.length - tail ? at + after.length - before.length : same;
+  return italics
+    .map(({ from, to }) => ({ from: move(from), to: move(to) }))
+    .filter(({ from, to }) => from < to);
 }

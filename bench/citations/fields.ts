@@ -8,7 +8,14 @@ import { type SetEntry, setEntries } from "./set.ts";
 const PARTS = ["authors", "year", "title", "container", "numbers", "doi"] as const;
 type Part = (typeof PARTS)[number];
 /** Shares of entries whose part is read right, over all styles, that are aimed at. */
-const GOALS: Record<Part, number> = { authors: 95, year: 99.5, title: 95, container: 95, numbers: 97, doi: 99.5 };
+const GOALS: Record<Part, number> = {
+  authors: 95,
+  year: 99.5,
+  title: 95,
+  container: 95,
+  numbers: 97,
+  doi: 99.5,
+};
 
 /** How often each part of an entry is read right, by style, on records set by the processor. */
 export function benchFields(part: "tune" | "test", show = ""): void {
@@ -26,7 +33,9 @@ export function benchFields(part: "tune" | "test", show = ""): void {
     console.log(`  ${id.padEnd(20)}${PARTS.map((one) => percent(counts.get(one))).join("")}`);
   }
   console.log(`  ${"all".padEnd(20)}${PARTS.map((one) => percent(totals.get(one))).join("")}`);
-  console.log(`  ${"goal".padEnd(20)}${PARTS.map((one) => GOALS[one].toFixed(1).padStart(11)).join("")}`);
+  console.log(
+    `  ${"goal".padEnd(20)}${PARTS.map((one) => GOALS[one].toFixed(1).padStart(11)).join("")}`,
+  );
 }
 
 function percent(counts: [number, number] | undefined): string {
@@ -34,7 +43,11 @@ function percent(counts: [number, number] | undefined): string {
   return (all ? ((right / all) * 100).toFixed(1) : "-").padStart(11);
 }
 
-function countStyle(id: StyleId, entries: readonly SetEntry[], show: string): Map<Part, [number, number]> {
+function countStyle(
+  id: StyleId,
+  entries: readonly SetEntry[],
+  show: string,
+): Map<Part, [number, number]> {
   const counts = new Map<Part, [number, number]>();
   let before: CslItem | null = null;
   for (const { item, text, italics } of entries) {
@@ -84,14 +97,21 @@ function compare(part: Part, item: CslItem, read: Entry, before: CslItem | null)
     const particle = /\s((?:de|van|von|der|den|del|la|di)(?:\s\p{Ll}+)*)$/u;
     const got =
       read.authors?.names.map(({ family, given, literal }) =>
-        family ? [particle.exec(given ?? "")?.[1], family].filter(Boolean).join(" ") : (literal ?? ""),
+        family
+          ? [particle.exec(given ?? "")?.[1], family].filter(Boolean).join(" ")
+          : (literal ?? ""),
       ) ?? [];
-    const complete = read.authors?.etAl || read.authors?.ellipsis || got.length === item.author.length;
+    const complete =
+      read.authors?.etAl || read.authors?.ellipsis || got.length === item.author.length;
     return { ...verdict(want.join("; "), got.join("; ")), ...(complete ? {} : { right: false }) };
   }
-  if (part === "year") return verdict(`${item.issued?.["date-parts"]?.[0]?.[0]}`, read.year?.text.split("–")[0] ?? "");
+  if (part === "year")
+    return verdict(`${item.issued?.["date-parts"]?.[0]?.[0]}`, read.year?.text.split("–")[0] ?? "");
   if (part === "title") return verdict(item.title ?? "", read.fields.title?.text ?? "");
-  if (part === "doi") return item.DOI && read.text.includes(item.DOI) ? verdict(item.DOI, read.fields.doi?.text ?? "") : null;
+  if (part === "doi")
+    return item.DOI && read.text.includes(item.DOI)
+      ? verdict(item.DOI, read.fields.doi?.text ?? "")
+      : null;
   if (part === "container") {
     const container = item["container-title"];
     if (!container || !plain(read.text).includes(plain(container))) return null;
@@ -100,7 +120,9 @@ function compare(part: Part, item: CslItem, read: Entry, before: CslItem | null)
   if (!item.type.startsWith("article") || !(item.volume || item.issue || item.page)) return null;
   const want = [item.volume, item.issue, firstPage(item.page)].map((one) => one ?? "-").join(" / ");
   const { volume, issue, pages } = read.fields;
-  const got = [volume?.text, issue?.text, firstPage(pages?.text)].map((one) => one ?? "-").join(" / ");
+  const got = [volume?.text, issue?.text, firstPage(pages?.text)]
+    .map((one) => one ?? "-")
+    .join(" / ");
   return { right: plain(want) === plain(got), want, got };
 }
 

@@ -17,7 +17,9 @@ export function benchGuesses(part: "tune" | "test"): void {
     let lists = 0;
     for (let from = 0; from + LIST <= entries.length; from += LIST) {
       // Entries far apart in the list, so that no list is of one author.
-      const list = entries.filter((_, at) => at % Math.floor(entries.length / LIST) === from / LIST).slice(0, LIST);
+      const list = entries
+        .filter((_, at) => at % Math.floor(entries.length / LIST) === from / LIST)
+        .slice(0, LIST);
       if (list.length < LIST) continue;
       lists++;
       const guess = guessStyle(list);

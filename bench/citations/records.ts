@@ -92,7 +92,9 @@ export function realRecords(part: "tune" | "test"): CslItem[] {
     const whole = path.join(recordsFolder(), "share/texlive/texmf-dist/bibtex/bib", file);
     const items = readBib(decoded(readFileSync(whole))).filter(isSound);
     const step = Math.max(1, items.length / wanted);
-    const taken = items.filter((_, index) => Math.floor(index / step) !== Math.floor((index - 1) / step));
+    const taken = items.filter(
+      (_, index) => Math.floor(index / step) !== Math.floor((index - 1) / step),
+    );
     return taken.filter((_, index) => (index % 2 === 0) === (part === "tune"));
   });
 }
@@ -108,7 +110,10 @@ function isSound(item: CslItem): boolean {
   return (
     TYPES.has(item.type) &&
     names.length > 0 &&
-    names.every(({ family, given, literal }) => (family && given && !/\(|Corporation|jen/.test(given + family)) || literal) &&
+    names.every(
+      ({ family, given, literal }) =>
+        (family && given && !/\(|Corporation|jen/.test(given + family)) || literal,
+    ) &&
     year !== undefined &&
     year > 1500 &&
     (item.title ?? "").length > 3 &&
@@ -118,11 +123,19 @@ function isSound(item: CslItem): boolean {
 
 /** A file record by record, so that one that can't be read costs no other. */
 function readBib(text: string): CslItem[] {
-  const strings = [...text.matchAll(/^@string\s*\{[^\n]*(?:\n(?!@)[^\n]*)*/gim)].map(([one]) => one);
-  const records = text.split(/^(?=@)/m).filter((one) => /^@(?!string|preamble|comment)/i.test(one)).map((one) =>
-    // What is not set is left out before it is read: notes are full of commands.
-    one.replaceAll(/^\s*(?:abstract|annotation|annote|keywords|note|bibsource|bibdate|acknowledgement|indextitle|abstract-\d|note-\d)\s*=\s*(?:"[^"]*"|\{(?:[^{}]|\{(?:[^{}]|\{[^{}]*\})*\})*\}|[\w#\s-]+),?\s*$/gim, ""),
+  const strings = [...text.matchAll(/^@string\s*\{[^\n]*(?:\n(?!@)[^\n]*)*/gim)].map(
+    ([one]) => one,
   );
+  const records = text
+    .split(/^(?=@)/m)
+    .filter((one) => /^@(?!string|preamble|comment)/i.test(one))
+    .map((one) =>
+      // What is not set is left out before it is read: notes are full of commands.
+      one.replaceAll(
+        /^\s*(?:abstract|annotation|annote|keywords|note|bibsource|bibdate|acknowledgement|indextitle|abstract-\d|note-\d)\s*=\s*(?:"[^"]*"|\{(?:[^{}]|\{(?:[^{}]|\{[^{}]*\})*\})*\}|[\w#\s-]+),?\s*$/gim,
+        "",
+      ),
+    );
   return records.flatMap((record) => {
     const used = strings.filter((one) => {
       const name = /^@string\s*\{\s*([^\s=]+)/i.exec(one)?.[1];
@@ -162,7 +175,9 @@ const DOI_EACH = 3;
 
 /** A record without markup and without what is no page, no volume and no address. */
 function cleaned(item: CslItem): CslItem {
-  const kept = Object.fromEntries(FIELDS.flatMap((field) => (field in item ? [[field, item[field]]] : [])));
+  const kept = Object.fromEntries(
+    FIELDS.flatMap((field) => (field in item ? [[field, item[field]]] : [])),
+  );
   const plain = JSON.parse(
     JSON.stringify(kept)
       .replaceAll("\\\\-", "")
@@ -173,14 +188,19 @@ function cleaned(item: CslItem): CslItem {
   const page = /^(\w?\d+)(?:[-–]+(\w?\d+))?$/.exec(plain.page?.trim() ?? "");
   const isPart = article || plain.type === "chapter" || plain.type === "paper-conference";
   if (!page || !isPart) delete plain.page;
-  else plain.page = page[2] && page[2] !== page[1] ? `${page[1]}-${page[2]}` : page[1] ?? "";
+  else plain.page = page[2] && page[2] !== page[1] ? `${page[1]}-${page[2]}` : (page[1] ?? "");
   if (!/^\w+(?:[-–/]\w+)?$/.test(plain.volume ?? "")) delete plain.volume;
   if (!/^\w+(?:[-–/]\w+)?$/.test(plain.issue ?? "")) delete plain.issue;
   if (plain.DOI) plain.DOI = plain.DOI.replace(/^https?:\/\/(?:dx\.)?doi\.org\//, "");
-  const seed = [...`${item.id}`].reduce((sum, letter) => (sum * 31 + letter.charCodeAt(0)) % 9973, 7);
-  if (!plain.DOI && article && seed % DOI_EACH === 0) plain.DOI = `10.5555/${seed}.${plain.volume ?? 1}`;
+  const seed = [...`${item.id}`].reduce(
+    (sum, letter) => (sum * 31 + letter.charCodeAt(0)) % 9973,
+    7,
+  );
+  if (!plain.DOI && article && seed % DOI_EACH === 0)
+    plain.DOI = `10.5555/${seed}.${plain.volume ?? 1}`;
   if (plain.DOI) delete plain.URL;
-  if (plain["genre"] === "resreport" || !/^[A-Za-z. ]+$/.test(`${plain["genre"]}`)) delete plain["genre"];
+  if (plain["genre"] === "resreport" || !/^[A-Za-z. ]+$/.test(`${plain["genre"]}`))
+    delete plain["genre"];
   if (/^phdthesis$/i.test(`${plain["genre"]}`)) plain["genre"] = "PhD thesis";
   if (Array.isArray(plain.publisher)) plain.publisher = plain.publisher[0];
   for (const part of plain.issued?.["date-parts"] ?? []) if (article) part.splice(1);

@@ -1,11 +1,15 @@
 import { loadLanguage } from "../../src/command/checking.ts";
-import { type CitedDocument, readCitedDocument, type ReadableBlock } from "../../src/core/citations/cited-document.ts";
+import {
+  type CitedDocument,
+  type ReadableBlock,
+  readCitedDocument,
+} from "../../src/core/citations/cited-text.ts";
 import { reviewCitations } from "../../src/core/citations/review-citations.ts";
 import { STYLE_IDS } from "../../src/core/citations/styles/style.ts";
 import { seeded } from "../../test/support/random.ts";
 import { type Article, makeArticle } from "./articles.ts";
-import { TEXT_FAULTS } from "./text-faults.ts";
 import { realRecords } from "./records.ts";
+import { TEXT_FAULTS } from "./text-faults.ts";
 
 const WORKS = 24;
 const ARTICLES = 8;
@@ -29,7 +33,11 @@ export function blocksOf({ paragraphs, entries, style }: Article): ReadableBlock
 
 /** Numbers behind a letter or a stop are superscripts in that style. */
 function raised(text: string): { kind: "superscript"; from: number; to: number }[] {
-  return [...text.matchAll(/(?<=\p{L}[.,]?)\d{1,3}(?:[,–-]\d{1,3})*/gu)].map((one) => ({ kind: "superscript", from: one.index, to: one.index + one[0].length }));
+  return [...text.matchAll(/(?<=\p{L}[.,]?)\d{1,3}(?:[,–-]\d{1,3})*/gu)].map((one) => ({
+    kind: "superscript",
+    from: one.index,
+    to: one.index + one[0].length,
+  }));
 }
 
 export function makeArticles(part: "tune" | "test"): Article[] {
@@ -37,7 +45,10 @@ export function makeArticles(part: "tune" | "test"): Article[] {
   return STYLE_IDS.filter((id) => id !== "chicago-notes").flatMap((style) =>
     Array.from({ length: ARTICLES }, (_, at) => {
       const random = seeded(at + 1);
-      const items = Array.from({ length: WORKS }, () => records[Math.floor(random() * records.length)]).filter((item, index, all) => item && all.indexOf(item) === index);
+      const items = Array.from(
+        { length: WORKS },
+        () => records[Math.floor(random() * records.length)],
+      ).filter((item, index, all) => item && all.indexOf(item) === index);
       return makeArticle(items as typeof records, style, at + 1);
     }),
   );
@@ -57,18 +68,24 @@ export function benchTies(part: "tune" | "test", show = ""): void {
     const sums = { works: 0, found: 0, tied: 0, marks: 0 };
     const planted = { all: 0, found: 0 };
     for (const [at, article] of own.entries()) {
-      const document = readCitedDocument(blocksOf(article), { style: id, isWord });
+      const document = readCitedDocument(blocksOf(article), { style: id, isWord, thisYear: 2026 });
       const found = compare(article, document, show === `${id}:ties`);
       const marks = reviewCitations(document);
       sums.works += found.works;
       sums.found += found.found;
       sums.tied += found.tied;
       sums.marks += marks.length;
-      if (show === `${id}:clean`) for (const mark of marks) console.log(`    ${mark.rule} “${document.blocks[mark.block]?.text.slice(mark.from, mark.to)}” ${mark.reason}`);
+      if (show === `${id}:clean`)
+        for (const mark of marks)
+          console.log(
+            `    ${mark.rule} “${document.blocks[mark.block]?.text.slice(mark.from, mark.to)}” ${mark.reason}`,
+          );
       for (const [name, fault] of Object.entries(TEXT_FAULTS)) {
         const faulty = fault(article, seeded(at * 31 + 7));
         if (!faulty) continue;
-        const after = reviewCitations(readCitedDocument(blocksOf(faulty), { style: id, isWord }));
+        const after = reviewCitations(
+          readCitedDocument(blocksOf(faulty), { style: id, isWord, thisYear: 2026 }),
+        );
         const key = (one: (typeof after)[number]) => `${one.rule} ${one.reason}`;
         const before = new Set(marks.map(key));
         const isFound = after.some((one) => !before.has(key(one))) || after.length > marks.length;
@@ -80,10 +97,14 @@ export function benchTies(part: "tune" | "test", show = ""): void {
       }
     }
     for (const key of ["works", "found", "tied", "marks"] as const) totals[key] += sums[key];
-    console.log(`  ${id.padEnd(20)} found ${percent(sums.found, sums.works)}, tied ${percent(sums.tied, sums.works)} of ${sums.works}; marks an article ${(sums.marks / own.length).toFixed(2)}; faults found ${percent(planted.found, planted.all)} of ${planted.all}`);
+    console.log(
+      `  ${id.padEnd(20)} found ${percent(sums.found, sums.works)}, tied ${percent(sums.tied, sums.works)} of ${sums.works}; marks an article ${(sums.marks / own.length).toFixed(2)}; faults found ${percent(planted.found, planted.all)} of ${planted.all}`,
+    );
   }
   const [found, all] = [...faults.values()].reduce(([a, b], [c, d]) => [a + c, b + d], [0, 0]);
-  console.log(`  all: found ${percent(totals.found, totals.works)} (99.5), tied ${percent(totals.tied, totals.works)} (99.5), marks an article ${(totals.marks / articles.length).toFixed(2)} (0.5), faults ${percent(found, all)} (97)`);
+  console.log(
+    `  all: found ${percent(totals.found, totals.works)} (99.5), tied ${percent(totals.tied, totals.works)} (99.5), marks an article ${(totals.marks / articles.length).toFixed(2)} (0.5), faults ${percent(found, all)} (97)`,
+  );
   console.log(`  ${[...faults].map(([name, [right, of]]) => `${name} ${right}/${of}`).join(", ")}`);
 }
 
@@ -92,12 +113,19 @@ function percent(part: number, whole: number): string {
 }
 
 /** How many cited works are found at their place, and tied to their entry. */
-function compare(article: Article, document: CitedDocument, show: boolean): { works: number; found: number; tied: number } {
+function compare(
+  article: Article,
+  document: CitedDocument,
+  show: boolean,
+): { works: number; found: number; tied: number } {
   let works = 0;
   let found = 0;
   let tied = 0;
   for (const truth of article.citations) {
-    const here = document.citations.filter(({ block, citation }) => block === truth.paragraph + 1 && citation.from < truth.to && citation.to > truth.from);
+    const here = document.citations.filter(
+      ({ block, citation }) =>
+        block === truth.paragraph + 1 && citation.from < truth.to && citation.to > truth.from,
+    );
     const items = here.flatMap((one) => one.items);
     const got = items.map((one) => one.tied.reference ?? -1);
     works += truth.works.length;
@@ -105,7 +133,9 @@ function compare(article: Article, document: CitedDocument, show: boolean): { wo
     const right = truth.works.filter((work) => got.includes(work)).length;
     tied += right;
     if (show && right < truth.works.length) {
-      console.log(`    ${truth.text} -> ${items.map((one) => `${one.tied.tie} ${one.item.names.map((name) => name.text).join("+")}`).join(", ") || "not found"}; want ${truth.works.map((work) => article.entries[work]?.slice(0, 60)).join(" | ")}`);
+      console.log(
+        `    ${truth.text} -> ${items.map((one) => `${one.tied.tie} ${one.item.names.map((name) => name.text).join("+")}`).join(", ") || "not found"}; want ${truth.works.map((work) => article.entries[work]?.slice(0, 60)).join(" | ")}`,
+      );
     }
   }
   return { works, found, tied };

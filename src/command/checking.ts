@@ -156,7 +156,8 @@ function printedGroups(engine: Engine): PrintedGroup[] {
   });
 }
 
-function printed(engine: Engine, mark: Mark): PrintedMark {
+/** A mark as it is printed. */
+export function printed(engine: Engine, mark: Mark): PrintedMark {
   const { from } = engine.blockRange(mark.block);
   return {
     rule: mark.rule,
@@ -167,7 +168,13 @@ function printed(engine: Engine, mark: Mark): PrintedMark {
     text: mark.text,
     reason: [mark.reason, engine.allGroups().get(mark.group)?.note ?? ""].join(" ").trim(),
     ...(mark.also ? { also: mark.also } : {}),
-    choices: engine.choices(mark).map((one) => ({ ...one, edits: moveEdits(one.edits, from) })),
+    choices: engine.choices(mark).map((one) => ({
+      ...one,
+      edits: moveEdits(
+        one.edits,
+        one.block === undefined ? from : engine.blockRange(one.block).from,
+      ),
+    })),
   };
 }
 

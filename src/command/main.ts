@@ -5,12 +5,13 @@ import { runAbbreviations, runQuantities } from "./gathered.ts";
 import { runLines } from "./lines.ts";
 import { UsageError } from "./options.ts";
 import { runReadings } from "./readings.ts";
+import { runReferenceList, runReferences } from "./references.ts";
 import { runReport } from "./report.ts";
 import { runWords } from "./words.ts";
 
 const USAGE = `Usage: dry-run COMMAND [OPTIONS] [FILE...]
 
-  check [--variety en-US|en-GB] [--kind KIND] [--passes spelling,grammar,wording,sentences,consistency] [--house STYLE.json,...] [--json] [--fail] FILE...
+  check [--variety en-US|en-GB] [--kind KIND] [--passes spelling,grammar,wording,sentences,consistency,citations] [--house STYLE.json,...] [--json] [--fail] FILE...
       the marks of each file, for people or one JSON object a file
   lines [--variety V] [--kind K] [--passes P]
       JSON Lines in {id, text, variety?, kind?}, JSON Lines out {id, marks}, with groups and quantities
@@ -26,6 +27,11 @@ const USAGE = `Usage: dry-run COMMAND [OPTIONS] [FILE...]
       each document with the first choice of every mark of weight fix taken, or none
   readings [--json] [--with PARTS] [--without PARTS] FILE...
       how each file reads: counts, measures, sections; PARTS: headings,tables,references,code,quotations
+  references [--style ID] [--json] FILE...
+      the citations and the entries of each file, how they are tied, and what is marked
+      ID: apa-6, apa-7, mla-9, chicago-author-date, chicago-notes, harvard, vancouver, ieee, ama-11
+  reference-list
+      JSON Lines in {id, style, entries:[text], italics?}, JSON Lines out {id, entries:[{fields, marks}], marks}
   carry [--json] OLD NEW
       JSON Lines in {id, from, to}, places in OLD’s text; out the same places in NEW’s, or nulls
   report --as html|docx|csv|json [--variety V] [--kind K] --out-dir DIR FILE...
@@ -51,6 +57,10 @@ async function main(argv: readonly string[]): Promise<number> {
       return runQuantities(rest);
     case "readings":
       return runReadings(rest);
+    case "references":
+      return runReferences(rest);
+    case "reference-list":
+      return runReferenceList(rest);
     case "report":
       return runReport(rest);
     case "carry":

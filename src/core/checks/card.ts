@@ -1,7 +1,14 @@
 import type { Rule } from "../house/rules.ts";
 
 /** One round of reading with one purpose, in working order. */
-export const PASSES = ["spelling", "grammar", "wording", "sentences", "consistency"] as const;
+export const PASSES = [
+  "spelling",
+  "grammar",
+  "wording",
+  "sentences",
+  "consistency",
+  "citations",
+] as const;
 export type Pass = (typeof PASSES)[number];
 
 /** fix: wrong by any book; settle: the house must choose; weigh: advice. */

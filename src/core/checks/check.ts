@@ -1,3 +1,5 @@
+import type { CitedDocument } from "../citations/cited-text.ts";
+import type { CitedFinding } from "../citations/text-rules/rule.ts";
 import type { AnalysedBlock, Language } from "../language/analysis.ts";
 import type { SoundRule, Vocabulary } from "../language/corrections/corrections.ts";
 import type { PhraseList } from "../language/phrases/phrase-lists.ts";
@@ -11,6 +13,8 @@ export interface Choice {
   label: string;
   edits: Edit[];
   note?: string;
+  /** The block in whose text the edits are, where it is not the mark's. */
+  block?: number;
   /** It is put in as a person wrote it, in whatever variety. */
   asWritten?: true;
 }
@@ -233,5 +237,7 @@ export interface Check<F extends Fact = Fact> extends Card {
   across?: Across<F>;
   /** Where the keys of its facts are things and the facts forms of them. */
   forms?: Forms<F>;
+  /** What it finds in the citations and lists of a whole document; it then examines no block. */
+  cited?(whole: CitedDocument): readonly CitedFinding[];
   choose?(text: string, place: Range, circumstances: Circumstances): Choice[];
 }

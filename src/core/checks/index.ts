@@ -1,4 +1,33 @@
 import type { Check, Fact } from "./check.ts";
+import { addressForm } from "./citations/entries/address-form.ts";
+import { authorCount } from "./citations/entries/author-count.ts";
+import { authorForm } from "./citations/entries/author-form.ts";
+import { authorJoining } from "./citations/entries/author-joining.ts";
+import { doiForm } from "./citations/entries/doi-form.ts";
+import { editionForm } from "./citations/entries/edition-form.ts";
+import { entryEnd } from "./citations/entries/entry-end.ts";
+import { entryYear } from "./citations/entries/entry-year.ts";
+import { missingField } from "./citations/entries/missing-field.ts";
+import { pageRange } from "./citations/entries/page-range.ts";
+import { publisherPlace } from "./citations/entries/publisher-place.ts";
+import { titleCapitals } from "./citations/entries/title-capitals.ts";
+import { titleQuotes } from "./citations/entries/title-quotes.ts";
+import { volumeForm } from "./citations/entries/volume-form.ts";
+import { bracketOrder } from "./citations/text/bracket-order.ts";
+import { citationOrYear } from "./citations/text/citation-or-year.ts";
+import { citedComma } from "./citations/text/cited-comma.ts";
+import { citedJoining } from "./citations/text/cited-joining.ts";
+import { citedNames } from "./citations/text/cited-names.ts";
+import { duplicateEntry } from "./citations/text/duplicate-entry.ts";
+import { listOrder } from "./citations/text/list-order.ts";
+import { nearName } from "./citations/text/near-name.ts";
+import { nearYear } from "./citations/text/near-year.ts";
+import { neverCited } from "./citations/text/never-cited.ts";
+import { noEntry } from "./citations/text/no-entry.ts";
+import { numberOrder } from "./citations/text/number-order.ts";
+import { numberRange } from "./citations/text/number-range.ts";
+import { pinpointForm } from "./citations/text/pinpoint-form.ts";
+import { yearLetter } from "./citations/text/year-letter.ts";
 import { abbreviationBeforeDefinition } from "./consistency/abbreviations/abbreviation-before-definition.ts";
 import { abbreviationDefinedDifferently } from "./consistency/abbreviations/abbreviation-defined-differently.ts";
 import { abbreviationDefinedTwice } from "./consistency/abbreviations/abbreviation-defined-twice.ts";
@@ -326,6 +355,35 @@ export const CHECKS = [
   requirementWording,
   listNumber,
   italics,
+  noEntry,
+  citationOrYear,
+  nearName,
+  nearYear,
+  yearLetter,
+  neverCited,
+  citedNames,
+  citedJoining,
+  citedComma,
+  pinpointForm,
+  bracketOrder,
+  numberOrder,
+  numberRange,
+  listOrder,
+  duplicateEntry,
+  authorForm,
+  authorJoining,
+  authorCount,
+  entryYear,
+  titleCapitals,
+  titleQuotes,
+  volumeForm,
+  pageRange,
+  editionForm,
+  publisherPlace,
+  doiForm,
+  addressForm,
+  entryEnd,
+  missingField,
 ] as unknown as Check<Fact>[];
 
 const BY_ID = new Map(CHECKS.map((check) => [check.id, check]));

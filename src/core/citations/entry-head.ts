@@ -20,9 +20,15 @@ const IN_BRACKETS = new RegExp(
   `\\((?:ca?\\. ?)?(${YEAR}(?:[/–-]\\d{2,4})?|n\\.\\s?d\\.|in press|forthcoming|\\d{4,5})(-?[a-z])?${DATE_REST}\\)\\.?,?\\s*`,
   "u",
 );
-const BETWEEN_STOPS = new RegExp(`[.),]\\s(${YEAR}(?:[–/-]\\d{2,4})?|n\\.d\\.|Forthcoming|\\d{4,5})([a-z])?[.,]\\s`, "u");
+const BETWEEN_STOPS = new RegExp(
+  `[.),]\\s(${YEAR}(?:[–/-]\\d{2,4})?|n\\.d\\.|Forthcoming|\\d{4,5})([a-z])?[.,]\\s`,
+  "u",
+);
 /** A year that stands plainly behind the names though the style has it otherwise. */
-const BARE = new RegExp(`(?:[.,]|\\p{L})\\s\\(?(${YEAR})([a-z])?\\)?[.,]?\\s(?=\\p{Lu}|[“‘"'])`, "u");
+const BARE = new RegExp(
+  `(?:[.,]|\\p{L})\\s\\(?(${YEAR})([a-z])?\\)?[.,]?\\s(?=\\p{Lu}|[“‘"'])`,
+  "u",
+);
 const NUMBER = /^\s*(?:\[(\d{1,4})\]|\((\d{1,4})\)|(\d{1,3})[.)]?)\s+(?=[\p{L}“‘"[’])/u;
 const DASHES = /^(?:[—–_-]{3,}|———)/u;
 const OPENING = /[“"‘]/u;
@@ -44,7 +50,12 @@ export function readHead(entry: Masked, style: CitationStyle): EntryHead {
     return { ...named, authors, year: year.year, titleAt: year.to };
   }
   const titleAt = titleStart(entry.text, begin, style);
-  return { ...named, authors: titleAt > begin ? { from: begin, to: titleAt } : null, year: null, titleAt };
+  return {
+    ...named,
+    authors: titleAt > begin ? { from: begin, to: titleAt } : null,
+    year: null,
+    titleAt,
+  };
 }
 
 function readNumber(entry: Masked): { field: NonNullable<Entry["number"]>; to: number } | null {
@@ -64,7 +75,10 @@ function yearBehindNames(
   style: CitationStyle,
 ): { at: number; to: number; year: NonNullable<Entry["year"]> } | null {
   const quote = entry.find(OPENING, begin)?.index ?? entry.text.length;
-  const ways = style.year === "brackets" ? [IN_BRACKETS, BETWEEN_STOPS, BARE] : [BETWEEN_STOPS, IN_BRACKETS, BARE];
+  const ways =
+    style.year === "brackets"
+      ? [IN_BRACKETS, BETWEEN_STOPS, BARE]
+      : [BETWEEN_STOPS, IN_BRACKETS, BARE];
   for (const way of ways) {
     const found = entry.find(way, begin);
     if (!found || found.index > quote) continue;
@@ -86,6 +100,10 @@ function yearBehindNames(
 const INITIALS_NAME = `(?:${INITIALS})\\s?(?:${FAMILY})(?:,? ${SUFFIX})?`;
 const INITIALS_LIST = new RegExp(
   `^${INITIALS_NAME}(?:(?:,? and |,? & |, )${INITIALS_NAME})*(?:,? et al\\.?)?(?:,? \\(?Eds?\\.?\\)?)?,?\\s`,
+  "u",
+);
+const INVERTED_LIST = new RegExp(
+  `^${FAMILY}, (?:${INITIALS})(?:(?:, & | & |,? and |, )${FAMILY}, (?:${INITIALS}))*,?\\s(?=\\p{Lu}|‘)`,
   "u",
 );
 const BARE_NAME = `${FAMILY} (?:(?:\\p{Lu}\\. ?)+(?=[,.])|${BARE_INITIALS})(?: ${SUFFIX})?`;
@@ -113,7 +131,12 @@ function titleStart(text: string, begin: number, style: CitationStyle): number {
   }
   if (form === "given-names") {
     const stop = endOfGivenNames(rest);
-    if (stop > 0 && (quote < 0 || stop <= quote + 1)) return begin + Math.min(stop, quote > 0 ? quote : stop);
+    if (stop > 0 && (quote < 0 || stop <= quote + 1))
+      return begin + Math.min(stop, quote > 0 ? quote : stop);
+  }
+  if (form === "inverted-initials") {
+    const list = INVERTED_LIST.exec(rest);
+    if (list) return begin + list[0].length;
   }
   if (quote > 0 && quote < 400) return begin + quote;
   const list = BARE_LIST.exec(rest) ?? INITIALS_LIST.exec(rest);
@@ -140,9 +163,18 @@ function goesOn(before: string, after: string): boolean {
   // “Orrin, Ida, and T. Vale.”: an initial before its family name.
   const piece = before.split(/,\s*(?:and\s+)?|\sand\s/u).at(-1) ?? "";
   const isFirst = !/,/u.test(before);
-  if (isFirst) return /^\p{Lu}[\p{L}’'-]+[.,]/u.test(after) && !/^\p{Lu}[\p{L}’'-]+\. \p{Lu}[^.]*: /u.test(after) && false;
+  if (isFirst)
+    return (
+      /^\p{Lu}[\p{L}’'-]+[.,]/u.test(after) &&
+      !/^\p{Lu}[\p{L}’'-]+\. \p{Lu}[^.]*: /u.test(after) &&
+      false
+    );
   const isInverted = before.split(",").length === 2 && !/\sand\s/u.test(before);
-  if (isInverted) return /^\p{Lu}[\p{L}’'-]+(?:,? and |, \p{Lu}[\p{L}’'-]+ \p{Lu}|\. [“"‘])/u.test(after) && isGiven(piece.trim());
+  if (isInverted)
+    return (
+      /^\p{Lu}[\p{L}’'-]+(?:,? and |, \p{Lu}[\p{L}’'-]+ \p{Lu}|\. [“"‘])/u.test(after) &&
+      isGiven(piece.trim())
+    );
   return /^(?:\p{Ll}+ )?\p{Lu}[\p{L}’'-]+(?:,|\.| and )/u.test(after);
 }
 

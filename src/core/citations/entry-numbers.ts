@@ -12,18 +12,24 @@ export interface EntryNumbers {
 
 const SINGLE = "[A-Z]{0,3}-?\\d+[A-Za-z]?";
 const NUMERAL = `${SINGLE}(?:[–/-]\\d+)?|[IVXLC]+`;
-const ISSUE = "[^()\\u0000]{1,30}?";
+const ISSUE = "[^()\\ue000]{1,30}?";
 const MONTHS =
   "(?:Jan|Feb|Mar|Apr|May|Jun|Jul|Aug|Sep|Oct|Nov|Dec|Spring|Summer|Autumn|Fall|Winter)[a-z]*\\.?(?:[–/-][A-Z][a-z]+)?";
 const PAGE = "[A-Za-z]{0,2}\\d+[A-Za-z]?|[ivxlc]+";
 
 /** Ways a volume and an issue are written; the first group is the volume, the second the issue. */
 const VOLUMES: readonly RegExp[] = [
-  new RegExp(`[,.]?\\s\\(?[Vv]ol(?:ume|\\.)?\\s?(${NUMERAL})(?:,?\\s?\\(?(?:[Nn]o|[Ii]ss|[Ii]ssue|[Nn]umber)\\.?\\s(${NUMERAL})\\)?)?`, "u"),
+  new RegExp(
+    `[,.]?\\s\\(?[Vv]ol(?:ume|\\.)?\\s?(${NUMERAL})(?:,?\\s?\\(?(?:[Nn]o|[Ii]ss|[Ii]ssue|[Nn]umber)\\.?\\s(${NUMERAL})\\)?)?`,
+    "u",
+  ),
   new RegExp(`(?:,?\\s|;)(${NUMERAL}),\\s?(?:no|iss|issue|number)\\.?\\s(${NUMERAL})`, "u"),
   new RegExp(`;\\s?(${NUMERAL})\\s?\\((${ISSUE})\\)(?=[:;,.\\s]|$)`, "u"),
-  new RegExp(`[.,]?\\s(${NUMERAL})\\s?\\((?!(?:${MONTHS}\\s)?(?:1[4-9]|20)\\d\\d\\))(${ISSUE})\\)(?=[:,.\\s]|$)`, "u"),
-  new RegExp(`;\\s?(${SINGLE}(?:/\\d+)?)(?=:|\\.?\\s*(?:\\u0000|$))`, "u"),
+  new RegExp(
+    `[.,]?\\s(${NUMERAL})\\s?\\((?!(?:${MONTHS}\\s)?(?:1[4-9]|20)\\d\\d\\))(${ISSUE})\\)(?=[:,.\\s]|$)`,
+    "u",
+  ),
+  new RegExp(`;\\s?(${SINGLE}(?:/\\d+)?)(?=:|\\.?\\s*(?:\\ue000|$))`, "u"),
   new RegExp(`(?<!\\b(?:no|p)\\.),?\\s(${NUMERAL})(?=:\\s?(?:${PAGE})\\b)`, "u"),
   new RegExp(`,?\\s(${NUMERAL})(?=\\s\\((?:${MONTHS}\\s)?(?:1[4-9]|20)\\d\\d\\))`, "u"),
 ];
@@ -36,23 +42,26 @@ const ISSUES: readonly RegExp[] = [
 const RANGE = `(${PAGE})\\s?(?:--|[–—‒-])\\s?(${PAGE})`;
 const LABEL = "(?:pp?|pgs?|pages?|S)\\.?\\s?";
 const PAGES: readonly RegExp[] = [
-  new RegExp(`\\(?${LABEL}${RANGE}\\)?(?=[\\s,.;)\\u0000]|$)`, "u"),
-  new RegExp(`(?:[:;,]|^)\\s?${RANGE}(?=[\\s,.;)\\u0000]|$)`, "u"),
-  new RegExp(`\\(?\\b(?:pp?|pg)\\.\\s?(${PAGE})\\)?(?=[\\s,.;)\\u0000]|$)`, "u"),
+  new RegExp(`\\(?${LABEL}${RANGE}\\)?(?=[\\s,.;)\\ue000]|$)`, "u"),
+  new RegExp(`(?:[:;,]|^)\\s?${RANGE}(?=[\\s,.;)\\ue000]|$)`, "u"),
+  new RegExp(`\\(?\\b(?:pp?|pg)\\.\\s?(${PAGE})\\)?(?=[\\s,.;)\\ue000]|$)`, "u"),
 ];
 /** A single page, where volume or issue have gone before. */
-const LAST_PAGE = new RegExp(`^(?:[:,]|\\s\\([^)]*\\):)\\s?(${PAGE})(?=[.,;\\s\\u0000]|$)`, "u");
+const LAST_PAGE = new RegExp(`^(?:[:,]|\\s\\([^)]*\\):)\\s?(${PAGE})(?=[.,;\\s\\ue000]|$)`, "u");
 
 /** A volume at the end, where no year can stand there. */
 /** A volume between commas, likewise. */
-const PLAIN_VOLUME = new RegExp(`,\\s?(${NUMERAL})(?=,\\s?(?:pp?\\.\\s?)?(?:${PAGE})(?:[–—-]|[.,]|$))`, "u");
-const LAST_VOLUME = new RegExp(`(?<!\\bno\\.),?\\s(${SINGLE})(?=\\.?\\s*(?:\\u0000|$))`, "u");
+const PLAIN_VOLUME = new RegExp(
+  `,\\s?(${NUMERAL})(?=,\\s?(?:pp?\\.\\s?)?(?:${PAGE})(?:[–—-]|[.,]|$))`,
+  "u",
+);
+const LAST_VOLUME = new RegExp(`(?<!\\bno\\.),?\\s(${SINGLE})(?=\\.?\\s*(?:\\ue000|$))`, "u");
 
 /** Reads volume, issue and pages behind a title, and takes them out of the text. */
 export function readNumbers(entry: Masked, from: number, hasYear: boolean): EntryNumbers {
   const at = { first: entry.text.length };
   // The volume of a series is the series' own.
-  const series = entry.find(/\s\([^()\u0000]*[;,]\s?[Vv]ol\.[^()\u0000]*\)/u, from);
+  const series = entry.find(/\s\([^()\ue000]*[;,]\s?[Vv]ol\.[^()\ue000]*\)/u, from);
   if (series) entry.take({ from: series.index, to: series.index + series[0].length });
   const ways = hasYear ? [...VOLUMES, PLAIN_VOLUME, LAST_VOLUME] : VOLUMES;
   const { volume, issue, end } = readVolume(entry, from, ways, hasYear, at);
@@ -73,7 +82,12 @@ function readVolume(
     // A year may be a volume where it is called one.
     const mayBeYear = /^(?:1[4-9]|20)\d\d$/u.test(found[1] ?? "");
     if (mayBeYear && !/vol|\(|;/iu.test(found[0])) continue;
-    if (mayBeYear && found[0].startsWith(";") && !/\d{4}[^;]{0,8}$/u.test(entry.text.slice(0, found.index))) continue;
+    if (
+      mayBeYear &&
+      found[0].startsWith(";") &&
+      !/\d{4}[^;]{0,8}$/u.test(entry.text.slice(0, found.index))
+    )
+      continue;
     const volume = entry.field(found, 1);
     const issue = entry.field(found, 2, volume ? volume.to - found.index : 0);
     const end = found.index + found[0].length;
@@ -123,8 +137,14 @@ function readPages(
 /** The pages of a match: from its first group to its second, without what leads to them. */
 function taken(entry: Masked, found: RegExpExecArray, at: { first: number }): Field {
   const [whole, first = "", second] = found;
-  const end = second === undefined ? whole.lastIndexOf(first) + first.length : whole.lastIndexOf(second) + second.length;
-  const start = whole.lastIndexOf(first, end - (second === undefined ? first.length : second.length + 1));
+  const end =
+    second === undefined
+      ? whole.lastIndexOf(first) + first.length
+      : whole.lastIndexOf(second) + second.length;
+  const start = whole.lastIndexOf(
+    first,
+    end - (second === undefined ? first.length : second.length + 1),
+  );
   const from = found.index + start;
   const to = found.index + end;
   at.first = Math.min(at.first, found.index);

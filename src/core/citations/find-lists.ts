@@ -24,7 +24,8 @@ const BEHIND =
   /^\s*(?:(?:\d+|[A-Z])\.?\s+)?(?:appendix|appendices|acknowledge?ments?|notes?|annex|tables?|figures?|index|about the authors?|author contributions|funding|supplementary|glossary|abbreviations)\b[^.]{0,60}$/iu;
 /** So many blocks in a row are a list by their shape. */
 const BY_SHAPE = 4;
-const ENTRY_START = /^\s*(?:\[\d{1,4}\]|\d{1,3}\.\s|[—–-]{3}|\p{Lu}[\p{L}’'-]*|(?:van|von|de|der|den|del|la|le|di|da|al-|d[’'])[\s\p{Lu}])/u;
+const ENTRY_START =
+  /^\s*(?:\[\d{1,4}\]|\d{1,3}\.\s|[—–-]{3}|\p{Lu}[\p{L}’'-]*|(?:van|von|de|der|den|del|la|le|di|da|al-|d[’'])[\s\p{Lu}])/u;
 
 /** The reference lists of a document, in order. */
 export function findLists(
@@ -51,7 +52,11 @@ export function findLists(
   return lists.length > 0 ? lists : byShape(blocks, textOf);
 }
 
-function endsList({ kind, story }: Pick<Block, "kind" | "story">, text: string, entries: number): boolean {
+function endsList(
+  { kind, story }: Pick<Block, "kind" | "story">,
+  text: string,
+  entries: number,
+): boolean {
   if (kind === "heading") return true;
   if (story !== "body") return false;
   return entries > 0 && text.length < 80 && (BEHIND.test(text) || HEADING.test(text));
@@ -59,7 +64,9 @@ function endsList({ kind, story }: Pick<Block, "kind" | "story">, text: string, 
 
 /** Whether most of what stands under such a heading looks like entries. */
 function mayBeList(entries: readonly EntryPlace[], textOf: (block: number) => string): boolean {
-  const dated = entries.filter(({ block, from, to }) => /\b(?:1[4-9]|20)\d\d\b|n\.d\.|in press/u.test(textOf(block).slice(from, to)));
+  const dated = entries.filter(({ block, from, to }) =>
+    /\b(?:1[4-9]|20)\d\d[a-z]?\b|n\.d\.|in press/u.test(textOf(block).slice(from, to)),
+  );
   return dated.length * 2 >= entries.length;
 }
 
@@ -67,7 +74,9 @@ function mayBeList(entries: readonly EntryPlace[], textOf: (block: number) => st
 function entriesIn(block: number, text: string): EntryPlace[] {
   if (text.trim() === "") return [];
   const lines = [...text.matchAll(/[^\n\u2028]+/gu)].filter(([line]) => line.trim() !== "");
-  const starts = lines.filter(([line], at) => at === 0 || startsEntry(line, lines[at - 1]?.[0] ?? "", lines[0]?.[0] ?? ""));
+  const starts = lines.filter(
+    ([line], at) => at === 0 || startsEntry(line, lines[at - 1]?.[0] ?? "", lines[0]?.[0] ?? ""),
+  );
   return starts.map((line, at) => {
     const next = starts[at + 1];
     const raw = { from: line.index, to: next ? next.index : text.length };
@@ -90,7 +99,10 @@ function startsEntry(line: string, before: string, first: string): boolean {
   return ended && opens;
 }
 
-function trimmed(text: string, { from, to }: { from: number; to: number }): { from: number; to: number } {
+function trimmed(
+  text: string,
+  { from, to }: { from: number; to: number },
+): { from: number; to: number } {
   let start = from;
   let end = to;
   while (start < end && /\s/.test(text[start] ?? "")) start++;
@@ -112,7 +124,10 @@ function byShape(
     run.unshift(at);
   }
   if (run.length < BY_SHAPE) return [];
-  const entries = run.map((block) => ({ block, ...trimmed(textOf(block), { from: 0, to: textOf(block).length }) }));
+  const entries = run.map((block) => ({
+    block,
+    ...trimmed(textOf(block), { from: 0, to: textOf(block).length }),
+  }));
   return [{ heading: null, title: "", entries }];
 }
 

@@ -1,5 +1,15 @@
 /** Letters that no decomposition makes plain. */
-const PLAIN: Readonly<Record<string, string>> = { ø: "o", ł: "l", đ: "d", ß: "ss", æ: "ae", œ: "oe", ı: "i", þ: "th", ð: "d" };
+const PLAIN: Readonly<Record<string, string>> = {
+  ø: "o",
+  ł: "l",
+  đ: "d",
+  ß: "ss",
+  æ: "ae",
+  œ: "oe",
+  ı: "i",
+  þ: "th",
+  ð: "d",
+};
 
 /** A name without marks, case, spaces, hyphens and apostrophes, for comparing. */
 export function folded(text: string): string {
@@ -10,7 +20,8 @@ export function folded(text: string): string {
     .replaceAll(/[^\p{L}\p{N}]/gu, "");
 }
 
-const PARTICLES = /^(?:(?:van|von|vom|der|den|de|del|della|di|da|das|dos|du|la|le|ten|ter|el|al|bin|zu|zur|af|av)[\s-]|d[’'])+/iu;
+const PARTICLES =
+  /^(?:(?:van|von|vom|der|den|de|del|della|di|da|das|dos|du|la|le|ten|ter|el|al|bin|zu|zur|af|av)[\s-]|d[’'])+/iu;
 
 /** A family name without the particles before it. */
 export function withoutParticles(name: string): string {

@@ -17,7 +17,11 @@ const CLUES: readonly Clue[] = [
     pattern: /^\[\d{1,4}\]\s/u,
     weights: { ieee: 4, vancouver: 1, "ama-11": 0.5 },
   },
-  { says: "numbers with a stop", pattern: /^\d{1,4}\.\s/u, weights: { vancouver: 2, "ama-11": 2, ieee: 0.5 } },
+  {
+    says: "numbers with a stop",
+    pattern: /^\d{1,4}\.\s/u,
+    weights: { vancouver: 2, "ama-11": 2, ieee: 0.5 },
+  },
   {
     says: "the year in brackets and a stop behind the names",
     pattern: new RegExp(`^[^“‘"]{3,400}?\\((?:${YEAR}|n\\.d\\.|in press)(?:, [^)]+)?\\)\\.`, "u"),
@@ -25,11 +29,18 @@ const CLUES: readonly Clue[] = [
   },
   {
     says: "the year in brackets without a stop behind the names",
-    pattern: new RegExp(`^[^“‘"]{3,400}?\\((?:${YEAR}|no date|n\\.d\\.)\\)\\s(?=[‘\\p{Lu}\\p{Ll}\\d])`, "u"),
+    pattern: new RegExp(
+      `^[^“‘"]{3,400}?\\((?:${YEAR}|no date|n\\.d\\.)\\)\\s(?=[‘\\p{Lu}\\p{Ll}\\d])`,
+      "u",
+    ),
     weights: { harvard: 3 },
   },
   { says: "titles in single quotation marks", pattern: /\)\s‘/u, weights: { harvard: 2 } },
-  { says: "ampersands between names", pattern: /,\s&\s\p{Lu}[\p{L}’'-]+,\s\p{Lu}\./u, weights: { "apa-7": 1.5, "apa-6": 1.5 } },
+  {
+    says: "ampersands between names",
+    pattern: /,\s&\s\p{Lu}[\p{L}’'-]+,\s\p{Lu}\./u,
+    weights: { "apa-7": 1.5, "apa-6": 1.5 },
+  },
   {
     says: "the year between stops behind the names",
     pattern: new RegExp(`^[^“"]{3,400}?[.)—]\\s${YEAR}\\.\\s`, "u"),
@@ -47,7 +58,8 @@ const CLUES: readonly Clue[] = [
   },
   {
     says: "“vol.” and “no.” with the year before “pp.”",
-    pattern: /,\s(?:vol|no)\.\s[^,]+(?:,\sno\.\s[^,]+)?,\s(?:\p{Lu}[\p{L}.]+\s)?(?:1[4-9]|20)\d\d(?:,\spp?\.|,\shttps?:|\.$)/u,
+    pattern:
+      /,\s(?:vol|no)\.\s[^,]+(?:,\sno\.\s[^,]+)?,\s(?:\p{Lu}[\p{L}.]+\s)?(?:1[4-9]|20)\d\d(?:,\spp?\.|,\shttps?:|\.$)/u,
     weights: { "mla-9": 4, ieee: -1 },
   },
   {
@@ -85,22 +97,48 @@ const CLUES: readonly Clue[] = [
     pattern: /:\w?\d+-\w?\d+/u,
     weights: { "ama-11": 3, vancouver: -1 },
   },
-  { says: "“Available from:”", pattern: /Available from:|\[Internet\]|\[cited\s/u, weights: { vancouver: 2.5 } },
+  {
+    says: "“Available from:”",
+    pattern: /Available from:|\[Internet\]|\[cited\s/u,
+    weights: { vancouver: 2.5 },
+  },
   { says: "“Available at:”", pattern: /Available at:|\(Accessed:/u, weights: { harvard: 2.5 } },
-  { says: "“[Online]. Available:”", pattern: /\[Online\]\.? Available:|,\sdoi:\s10/u, weights: { ieee: 2.5 } },
-  { says: "“doi:10”", pattern: /\.\sdoi:10\./u, weights: { "ama-11": 2, "apa-6": 0.5 } },
+  {
+    says: "“[Online]. Available:”",
+    pattern: /\[Online\]\.? Available:|,\sdoi:\s10/u,
+    weights: { ieee: 2.5 },
+  },
+  { says: "“doi:10”", pattern: /\.\sdoi:10\./u, weights: { "ama-11": 2 } },
   { says: "“Retrieved from”", pattern: /Retrieved from\s/u, weights: { "apa-6": 3, "apa-7": -1 } },
   {
     says: "“In:” before editors",
     pattern: /\.\sIn:\s/u,
     weights: { vancouver: 1, "ama-11": 1 },
   },
-  { says: "“editor” behind names", pattern: /\p{Lu},\seditors?\.\s/u, weights: { vancouver: 1.5, "ama-11": -1 } },
-  { says: "“ed.” behind bare initials", pattern: /\s\p{Lu}{1,3},\seds?\.\s/u, weights: { "ama-11": 2 } },
+  {
+    says: "“editor” behind names",
+    pattern: /\p{Lu},\seditors?\.\s/u,
+    weights: { vancouver: 1.5, "ama-11": -1 },
+  },
+  {
+    says: "“ed.” behind bare initials",
+    pattern: /\s\p{Lu}{1,3},\seds?\.\s/u,
+    weights: { "ama-11": 2 },
+  },
   {
     says: "places before publishers",
-    pattern: /(?<!\d[a-z]?\))[.)\]]\s(?:\p{Lu}[\p{L}.’'-]*,?\s?(?:\/\s|&\s)?){1,6}:\s\p{Lu}[^:()\d]*?[.;,](?:\s(?:1[4-9]|20)\d\d\b[^:]*)?(?=\s*$|\s(?:Retrieved|https?:|doi|Available))/u,
-    weights: { "apa-6": 2.5, "apa-7": -0.5, "chicago-notes": 1, vancouver: 1, harvard: 0.5, "mla-9": -1, "ama-11": -1.5, ieee: 0.3 },
+    pattern:
+      /(?<!\d[a-z]?\))[.)\]]\s(?:\p{Lu}[\p{L}.’'-]*,?\s?(?:\/\s|&\s)?){1,6}:\s\p{Lu}[^:()\d]*?[.;,](?:\s(?:1[4-9]|20)\d\d\b[^:]*)?(?=\s*$|\s(?:Retrieved|https?:|doi|Available))/u,
+    weights: {
+      "apa-6": 2.5,
+      "apa-7": -0.5,
+      "chicago-notes": 1,
+      vancouver: 1,
+      harvard: 0.5,
+      "mla-9": -1,
+      "ama-11": -1.5,
+      ieee: 0.3,
+    },
   },
   {
     says: "publishers without a place",
@@ -118,11 +156,22 @@ const CLUES: readonly Clue[] = [
     weights: { "mla-9": 1, "chicago-notes": 1, "chicago-author-date": 1 },
   },
   { says: "three hyphens for names", pattern: /^---[.,]/u, weights: { "mla-9": 3 } },
-  { says: "dashes for names", pattern: /^———/u, weights: { "chicago-notes": 1.5, "chicago-author-date": 1.5 } },
-  { says: "pages named behind the publisher", pattern: /;\s(?:1[4-9]|20)\d\d\.\sp\.\s/u, weights: { vancouver: 2 } },
+  {
+    says: "dashes for names",
+    pattern: /^———/u,
+    weights: { "chicago-notes": 1.5, "chicago-author-date": 1.5 },
+  },
+  {
+    says: "pages named behind the publisher",
+    pattern: /;\s(?:1[4-9]|20)\d\d\.\sp\.\s/u,
+    weights: { vancouver: 2 },
+  },
   { says: "pages behind the year", pattern: /;\s(?:1[4-9]|20)\d\d:\d/u, weights: { "ama-11": 2 } },
   { says: "“edn”", pattern: /\bedn\b/u, weights: { harvard: 2 } },
 ];
+
+/** A single entry in the manner of an older edition is a slip. */
+const ENOUGH_FOR_OLD = 2;
 
 /** A style that a list may have been written in. */
 export interface StyleGuess {
@@ -139,11 +188,15 @@ export function guessStyle(entries: readonly string[]): StyleGuess | null {
   const scores = STYLE_IDS.map((id) =>
     CLUES.reduce((sum, { weights }, at) => sum + (weights[id] ?? 0) * (counts[at] ?? 0), 0),
   );
-  // The newer edition, unless something speaks for the older one.
+  // The newer edition, unless more than a slip speaks for the older one.
   const best = Math.max(...scores);
   if (best <= 0) return null;
-  const tied = STYLE_IDS.filter((_, at) => (scores[at] ?? 0) >= best - 1e-9);
-  const id = tied.includes("apa-7") ? "apa-7" : (tied[0] as StyleId);
+  const first = STYLE_IDS[scores.indexOf(best)] ?? "apa-7";
+  const old = CLUES.reduce((sum, { weights }, at) => {
+    const speaks = (weights["apa-6"] ?? 0) > (weights["apa-7"] ?? 0);
+    return sum + (speaks ? (counts[at] ?? 0) : 0);
+  }, 0);
+  const id = first === "apa-6" && old < ENOUGH_FOR_OLD ? "apa-7" : first;
   const positive = scores.reduce((sum, score) => sum + Math.max(0, score), 0);
   const evidence = CLUES.flatMap(({ says, weights }, at) => {
     const weight = weights[id] ?? 0;

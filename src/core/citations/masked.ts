@@ -2,7 +2,7 @@ import type { Range } from "../manuscript/model.ts";
 import type { Field } from "./entry.ts";
 
 /** Stands for each character that has been told already. */
-const TOLD = "\u0000";
+const TOLD = "\ue000";
 
 /**
  * A text of which parts are taken out one by one, while all keep their places: what is left is what
@@ -17,10 +17,11 @@ export class Masked {
 
   /** Takes a range out. */
   take({ from, to }: Range): void {
-    this.left = this.left.slice(0, from) + TOLD.repeat(Math.max(0, to - from)) + this.left.slice(to);
+    this.left =
+      this.left.slice(0, from) + TOLD.repeat(Math.max(0, to - from)) + this.left.slice(to);
   }
 
-  /** What is left of a range; what is told stands as U+0000. */
+  /** What is left of a range; what is told stands as U+E000. */
   rest(from = 0, to = this.text.length): string {
     return this.left.slice(from, to);
   }
@@ -44,7 +45,7 @@ export class Masked {
   stretch(from: number, to: number): Field | null {
     let start = from;
     let end = to;
-    while (start < end && /[\s\u0000,.;:()[\]]/.test(this.left[start] ?? "")) start++;
+    while (start < end && /[\s\ue000,.;:()[\]]/.test(this.left[start] ?? "")) start++;
     const told = this.left.indexOf(TOLD, start);
     if (told >= 0 && told < end) end = told;
     return trimmedField(this.text, { from: start, to: end });
@@ -57,6 +58,10 @@ export function trimmedField(text: string, range: Range): Field | null {
   while (from < to && /[\s,.;:]/.test(text[from] ?? "")) from++;
   while (to > from && /[\s,.;:([]/.test(text[to - 1] ?? "")) to--;
   if (from >= to) return null;
-  if (/\b(?:Ltd|Inc|Co|Corp|D\.C|Jr|Int|Ed|Proc|Conf|Univ|Lab)$/.test(text.slice(from, to)) && text[to] === ".") to++;
+  if (
+    /\b(?:Ltd|Inc|Co|Corp|D\.C|Jr|Int|Ed|Proc|Conf|Univ|Lab)$/.test(text.slice(from, to)) &&
+    text[to] === "."
+  )
+    to++;
   return { from, to, text: text.slice(from, to) };
 }

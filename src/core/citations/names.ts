@@ -33,7 +33,10 @@ export function readNames(text: string, zone: Range, rules: AuthorRules): Names 
   let whole = text.slice(from, to);
   const roleFound = ROLE.exec(whole);
   const role = roleFound
-    ? trimmedField(text, { from: from + roleFound.index, to: from + roleFound.index + roleFound[0].length })
+    ? trimmedField(text, {
+        from: from + roleFound.index,
+        to: from + roleFound.index + roleFound[0].length,
+      })
     : null;
   if (roleFound) ({ from, to } = trimmed(text, { from, to: from + roleFound.index }));
   whole = text.slice(from, to);
@@ -49,7 +52,11 @@ export function readNames(text: string, zone: Range, rules: AuthorRules): Names 
     const pieces = piecesOf(text, part);
     const last = pieces.at(-1);
     // Where initials have no stops, the last of them has the entry's.
-    if (rules.form === "bare-initials" && last && /\s(?:\p{Lu}{1,4}|(?:\p{Lu}\. ?)+\p{Lu}\.)\.$/u.test(last.text)) {
+    if (
+      rules.form === "bare-initials" &&
+      last &&
+      /\s(?:\p{Lu}{1,4}|(?:\p{Lu}\. ?)+\p{Lu}\.)\.$/u.test(last.text)
+    ) {
       pieces[pieces.length - 1] = { ...last, to: last.to - 1, text: last.text.slice(0, -1) };
     }
     return namesOf(pieces, rules);
@@ -66,7 +73,10 @@ function placed(from: number, found: RegExpExecArray): Range {
 function trimmed(text: string, { from, to }: Range): Range {
   while (from < to && /[\s,;.]/.test(text[from] ?? "")) from++;
   while (to > from && /[\s,;:]/.test(text[to - 1] ?? "")) to--;
-  if (text[to - 1] === "." && !/(?:^|[^\p{L}])(?:\p{Lu}\p{Ll}?|Jr|Sr|al|Inc|Ltd|Co)\.$/u.test(text.slice(from, to))) {
+  if (
+    text[to - 1] === "." &&
+    !/(?:^|[^\p{L}])(?:\p{Lu}\p{Ll}?|Jr|Sr|al|Inc|Ltd|Co)\.$/u.test(text.slice(from, to))
+  ) {
     to--;
   }
   return { from, to };
@@ -86,7 +96,8 @@ function piecesOf(text: string, { from, to }: Range): Piece[] {
     const range = { from: start, to: end };
     while (range.from < range.to && /\s/.test(text[range.from] ?? "")) range.from++;
     while (range.to > range.from && /\s/.test(text[range.to - 1] ?? "")) range.to--;
-    if (range.from < range.to) pieces.push({ ...range, text: text.slice(range.from, range.to), before });
+    if (range.from < range.to)
+      pieces.push({ ...range, text: text.slice(range.from, range.to), before });
   };
   for (const found of text.slice(from, to).matchAll(SEPARATOR)) {
     add(from + found.index);
@@ -99,7 +110,12 @@ function piecesOf(text: string, { from, to }: Range): Piece[] {
     const found = /^(?:&|and)\s+/u.exec(piece.text);
     if (!found) return piece;
     const skipped = found[0].length;
-    return { ...piece, from: piece.from + skipped, text: piece.text.slice(skipped), before: `${piece.before}${found[0]}` };
+    return {
+      ...piece,
+      from: piece.from + skipped,
+      text: piece.text.slice(skipped),
+      before: `${piece.before}${found[0]}`,
+    };
   });
 }
 
@@ -120,7 +136,13 @@ function namesOf(pieces: readonly Piece[], rules: AuthorRules): EntryName[] {
     const behind = /^((?:Jr|Sr)\.?) (\p{Lu}{1,3})$/u.exec(piece.text);
     if (behind && last && (last.literal ?? last.family)) {
       const family = last.literal ?? last.family ?? "";
-      names[names.length - 1] = { from: last.from, to: piece.to, family, given: behind[2] ?? "", suffix: behind[1] ?? "" };
+      names[names.length - 1] = {
+        from: last.from,
+        to: piece.to,
+        family,
+        given: behind[2] ?? "",
+        suffix: behind[1] ?? "",
+      };
       at++;
       continue;
     }
@@ -142,7 +164,8 @@ const GROUP_WORD =
 
 /** Whether pieces are one group's name with commas and joining words in it. */
 function isGroup(pieces: readonly Piece[]): boolean {
-  if (pieces.some(({ text }) => isInitials(text) || initialsFirst(text) || bareName(text))) return false;
+  if (pieces.some(({ text }) => isInitials(text) || initialsFirst(text) || bareName(text)))
+    return false;
   if (pieces.length > 1 && /\p{Lu}\.$/u.test(pieces[1]?.text ?? "")) return false;
   return pieces.some(({ text }) => GROUP_WORD.test(text));
 }
@@ -197,7 +220,13 @@ function single(piece: Piece, rules: AuthorRules): EntryName {
   if (!GROUP_WORD.test(text)) {
     for (const way of ways) {
       const name = way(text);
-      if (name) return { from, to, ...name, ...(way === bareName || way === stoppedName ? {} : { isDirect: true }) };
+      if (name)
+        return {
+          from,
+          to,
+          ...name,
+          ...(way === bareName || way === stoppedName ? {} : { isDirect: true }),
+        };
     }
   }
   return { from, to, literal: text };

@@ -3,8 +3,8 @@ import type { Entry, Field, Names, TextField, WorkType } from "./entry.ts";
 import { readHead } from "./entry-head.ts";
 import { readNumbers, readTailYear } from "./entry-numbers.ts";
 import { Masked, trimmedField } from "./masked.ts";
-import { readNames } from "./names.ts";
 import { FAMILY, INITIALS } from "./name-parts.ts";
+import { readNames } from "./names.ts";
 import type { CitationStyle } from "./styles/style.ts";
 import { readTail } from "./tail-parts.ts";
 
@@ -37,8 +37,17 @@ export function readEntry(
     numbers.volume !== null ||
     numbers.issue !== null ||
     editors.isIn ||
-    italics.some((one) => one.from >= rest && one.to - one.from > 1 && !/et al/.test(text.slice(one.from, one.to)));
-  const source = readSource(entry, editors.from, { isPart, isIn: editors.isIn, numbersAt: numbers.at }, italics, style);
+    italics.some(
+      (one) =>
+        one.from >= rest && one.to - one.from > 1 && !/et al/.test(text.slice(one.from, one.to)),
+    );
+  const source = readSource(
+    entry,
+    editors.from,
+    { isPart, isIn: editors.isIn, numbersAt: numbers.at },
+    italics,
+    style,
+  );
   let fields: Partial<Record<TextField, Field>> = known({
     title: title.field,
     container: source.container,
@@ -76,9 +85,9 @@ export function readEntry(
 }
 
 function known(fields: Record<TextField, Field | null>): Partial<Record<TextField, Field>> {
-  return Object.fromEntries(Object.entries(fields).filter(([, field]) => field !== null)) as Partial<
-    Record<TextField, Field>
-  >;
+  return Object.fromEntries(
+    Object.entries(fields).filter(([, field]) => field !== null),
+  ) as Partial<Record<TextField, Field>>;
 }
 
 interface TitlePart {
@@ -89,17 +98,17 @@ interface TitlePart {
 }
 
 const QUOTED = [
-  /^\s*[“"]([^\u0000]+?)(?:[”"](?=[,.;]|\s\(|$)|(?<=[,.?!’])[”"](?=\s))/u,
-  /^\s*‘([^\u0000]+?)’(?=[,.]\s|\s(?:in|In)\s|[,.]?$|\s\()/u,
+  /^\s*[“"]([^\ue000]+?)(?:[”"](?=[,.;]|\s\(|$)|(?<=[,.?!’])[”"](?=\s))/u,
+  /^\s*‘([^\ue000]+?)’(?=[,.]\s|\s(?:in|In)\s|[,.]?$|\s\()/u,
 ];
 /** A part's title may have stops in it where what it stands in is told behind “In”. */
 const IN_LATER =
-  /[.?!](?=\s[Ii]n:?\s(?:[^\u0000]{2,160}?(?:\(Eds?\.\)|\beditors?\.|\beds?\.)|[^\u0000]{2,160}\(pp?\.))/u;
+  /[.?!](?=\s[Ii]n:?\s(?:[^\ue000]{2,160}?(?:\(Eds?\.\)|\beditors?\.|\beds?\.)|[^\ue000]{2,160}\(pp?\.))/u;
 /** Where a title without quotation marks may end. */
 const TITLE_END =
-  /(?<!\b\p{Lu})(?<!\b(?:vs|St|Dr|Mr|Mrs|Vol|No|ca|cf|etc|vol|no|approx))(?:\.[’”"]?\s|[?!][’”"]?\s(?=\p{Lu}|\u0000))|\s\((?=\d+(?:st|nd|rd|th)\s|[Rr]ev\.|(?:[Ss]econd|[Tt]hird|[Ff]ourth|[Ff]ifth)\)|[A-Z]+-[\w-]*\d\)|Vol\.|No\.|p\.|pp\.|[^()]*(?:[Ee]d\.|[Ee]ds\.|[Tt]rans\.|[Rr]eport|[Tt]hesis|[Dd]issertation|No\. )[^()]*\))|,\s(?=(?:vol\.\s)?\d+\s?\(\d|pp?\.\s\w?\d)|\s\[|\.$|\.(?=\u0000)|\u0000/gu;
+  /(?<!\b\p{Lu})(?<!\b(?:vs|St|Dr|Mr|Mrs|Vol|No|ca|cf|etc|vol|no|approx))(?:\.[’”"]?\s|[?!][’”"]?\s(?=\p{Lu}|\ue000))|\s\((?=\d+(?:st|nd|rd|th)\s|[Rr]ev\.|(?:[Ss]econd|[Tt]hird|[Ff]ourth|[Ff]ifth)\)|[A-Z]+-[\w-]*\d\)|Vol\.|No\.|p\.|pp\.|[^()]*(?:[Ee]d\.|[Ee]ds\.|[Tt]rans\.|[Rr]eport|[Tt]hesis|[Dd]issertation|No\. )[^()]*\))|,\s(?=(?:vol\.\s)?\d+\s?\(\d|pp?\.\s\w?\d)|\s\[|\.$|\.(?=\ue000)|\ue000/gu;
 const IEEE_TITLE_END =
-  /, (?=\d+(?:st|nd|rd|th)\sed|vol\.|ser\.|[Ss]econd|[Rr]ev\.)|\.\s|\.$|\s\[|,\s(?=\u0000)|\u0000/gu;
+  /, (?=\d+(?:st|nd|rd|th)\sed|vol\.|ser\.|[Ss]econd|[Rr]ev\.)|\.\s|\.$|\s\[|,\s(?=\ue000)|\ue000/gu;
 
 function readTitle(
   entry: Masked,
@@ -133,11 +142,17 @@ function readTitle(
     // A title that is followed by a periodical is parted from it later.
     const whole = at + found.index + (/^[?!]/u.test(found[0]) ? 1 : 0);
     // What is set in italics behind a plain beginning is what the part stands in.
-    const set = italics.find((one) => one.from > at + 2 && one.to - one.from > 2 && one.from < whole);
+    const set = italics.find(
+      (one) => one.from > at + 2 && one.to - one.from > 2 && one.from < whole,
+    );
     const end = set ? set.from : whole;
     return { field: trimmedTitle(entry.text, at, end), quotes: null, end };
   }
-  return { field: trimmedTitle(entry.text, at, entry.text.length), quotes: null, end: entry.text.length };
+  return {
+    field: trimmedTitle(entry.text, at, entry.text.length),
+    quotes: null,
+    end: entry.text.length,
+  };
 }
 
 function skipSpace(text: string, at: number): number {
@@ -181,11 +196,9 @@ interface EditorsPart {
 }
 
 const IN = /^[\s,.”’"?!]*[Ii]n(?::\s|\s(?=[\p{Lu}\d“‘]|[a-z]+ \p{Lu}))/u;
-const INVERTED_EDITORS = new RegExp(
-  `^((?:(?!\\. ).|(?<=\\p{Lu}\\p{Ll}?)\\. ){2,160}?)[,\\s]\\s?\\(?((?:[Ee]ds?|[Ee]ditors?)\\.?)\\)?[.,]?\\s`,
-  "u",
-);
-const EDITED_BY = /,\s(?:edited by|ed\. by|ed\.)\s([^\u0000]+?)(?=,\s|\.\s|\u0000|\.$|$)/u;
+const INVERTED_EDITORS =
+  /^((?:(?!\. ).|(?<=\p{Lu}\p{Ll}?)\. ){2,160}?)[,\s]\s?\(?((?:[Ee]ds?|[Ee]ditors?)\.?)\)?[.,]?\s/u;
+const EDITED_BY = /,\s(?:edited by|ed\. by|ed\.)\s([^\ue000]+?)(?=,\s|\.\s|\ue000|\.$|$)/u;
 const IEEE_EDITORS = new RegExp(
   `,\\s((?:${INITIALS})\\s?(?:${FAMILY})(?:(?:,? and |, )(?:${INITIALS})\\s?(?:${FAMILY}))*),\\s(Eds?\\.)`,
   "u",
@@ -198,7 +211,7 @@ function readEditors(entry: Masked, from: number, style: CitationStyle): Editors
   const isIn = opening !== null;
   if (isIn && style.authors.form !== "initials-first") {
     const found = INVERTED_EDITORS.exec(entry.rest(start));
-    if (found && !found[0].includes("\u0000")) {
+    if (found && !found[0].includes("\ue000")) {
       const range = { from: start, to: start + found[0].length };
       const names = readNames(entry.text, range, style.authors);
       if (names) return { names, from: range.to, isIn };
@@ -216,7 +229,11 @@ function readEditors(entry: Masked, from: number, style: CitationStyle): Editors
     entry.take(range);
     const direct = { ...style.authors, form: "given-names" as const };
     const begin = range.from + (by[0].length - (by[1]?.length ?? 0));
-    return { names: readNames(entry.text, { from: begin, to: range.to }, direct), from: start, isIn };
+    return {
+      names: readNames(entry.text, { from: begin, to: range.to }, direct),
+      from: start,
+      isIn,
+    };
   }
   return { names: null, from: start, isIn };
 }
@@ -224,7 +241,9 @@ function readEditors(entry: Masked, from: number, style: CitationStyle): Editors
 /** “edited by A, B, and C”: the list goes on over its commas to “and”. */
 function editedByRange(entry: Masked, by: RegExpExecArray): Range {
   const rest = entry.rest(by.index + by[0].length);
-  const more = /^(?:, \p{Lu}[\p{L}.’' -]+)*,? and \p{Lu}[\p{L}.’' -]+?(?=,|\.\s|\u0000|\.$)/u.exec(rest);
+  const more = /^(?:, \p{Lu}[\p{L}.’' -]+)*,? and \p{Lu}[\p{L}.’' -]+?(?=,|\.\s|\ue000|\.$)/u.exec(
+    rest,
+  );
   return { from: by.index, to: by.index + by[0].length + (more?.[0].length ?? 0) };
 }
 
@@ -235,7 +254,7 @@ interface SourcePart {
 }
 
 const PLACE_AND_PUBLISHER =
-  /(?:^|[.;,)\u0000]\s*|\s)((?:\p{Lu}|St\. )[^\u0000:;()]*?):\s([^\u0000:;]+?)(?=[;,.)]*\s*(?:\u0000|\(|$)|;)/u;
+  /(?:^|[.;,)\ue000]\s*|\s)((?:\p{Lu}|St\. )[^\ue000:;()]*?):\s([^\ue000:;]+?)(?=[;,.)]*\s*(?:\ue000|\(|$)|;)/u;
 
 function readSource(
   entry: Masked,
@@ -256,7 +275,9 @@ function readSource(
 /** Where the publisher begins that stands behind a comma, as it does where no volume is told. */
 function beforePublisher(stretch: string): number {
   const found = /,\s(?!and\s|&\s)([^,]*)[,\s]*$/u.exec(stretch);
-  const isPublisher = /\b(?:Press|Publish|Verlag|Books?|Universit|Editions?|Inc|Ltd|Sons)/u.test(found?.[1] ?? "");
+  const isPublisher = /\b(?:Press|Publish|Verlag|Books?|Universit|Editions?|Inc|Ltd|Sons)/u.test(
+    found?.[1] ?? "",
+  );
   return found && (isPublisher || MEETING.test(stretch)) ? found.index : stretch.length;
 }
 
@@ -275,14 +296,18 @@ function containerOf(
   const rest = entry.rest(from);
   const lead = /^[\s,.;:”’"?!]*/u.exec(rest)?.[0].length ?? 0;
   const body = rest.slice(lead);
-  const told = body.indexOf("\u0000");
+  const told = body.indexOf("\ue000");
   let end = told < 0 ? body.length : told;
-  if (!isIn && numbersAt < entry.text.length) end = Math.min(end, Math.max(0, numbersAt - from - lead) || end);
+  if (!isIn && numbersAt < entry.text.length)
+    end = Math.min(end, Math.max(0, numbersAt - from - lead) || end);
   const stretch = body.slice(0, end);
   const placed = style.place || isIn ? PLACE_AHEAD.exec(stretch) : null;
   if (placed) end = placed.index;
   else if (isIn || style.year === "end") {
-    const stop = /(?<!\b\p{Lu})(?<!\b(?:Proc|Conf|Int|Symp|Trans|Vol|St|Ann|Am|Soc|Assoc|Univ|Inst|Lect|Comput|Sci))\.\s(?=\p{Lu}[\p{L}\s&.,-]*[.;]?\s?$)/u.exec(stretch);
+    const stop =
+      /(?<!\b\p{Lu})(?<!\b(?:Proc|Conf|Int|Symp|Trans|Vol|St|Ann|Am|Soc|Assoc|Univ|Inst|Lect|Comput|Sci))\.\s(?=\p{Lu}[\p{L}\s&.,-]*[.;]?\s?$)/u.exec(
+        stretch,
+      );
     if (stop && isIn) end = stop.index;
   }
   if (isIn && end === stretch.length && /\s\($/u.test(stretch)) end -= 2;
@@ -311,7 +336,7 @@ function publisherOf(
   }
   if (isPeriodical) return { place: null, publisher: null };
   // The last stretch of words that nothing has been made of.
-  const stretches = rest.split(/\u0000+|\.\s|;\s|\)\s?\.?|\[[^\]]*\]/u);
+  const stretches = rest.split(/\ue000+|\.\s|;\s|\)\s?\.?|\[[^\]]*\]/u);
   let at = from;
   let last: Field | null = null;
   for (const stretch of stretches) {
@@ -360,10 +385,14 @@ const TYPE_WORDS: readonly (readonly [WorkType, RegExp])[] = [
   ["film", /\[(?:Film|Video|Motion picture)[^\]]*\]|\bDirected by\b/iu],
   ["preprint", /\b(?:[Pp]reprint|arXiv)\b/u],
   ["standard", /\b(?:ISO|IEC|BS|ANSI|DIN|EN|ASTM)\s?(?:\/\s?IEC\s)?\d{2,}/u],
-  ["report", /\b(?:[Rr]eport|Tech\. Rep|Working [Pp]aper|White [Pp]aper)\b.{0,20}(?:No\.?:?\s|\d)/u],
+  [
+    "report",
+    /\b(?:[Rr]eport|Tech\. Rep|Working [Pp]aper|White [Pp]aper)\b.{0,20}(?:No\.?:?\s|\d)/u,
+  ],
   ["communication", /\bpersonal communication\b/iu],
 ];
-const MEETING = /\b(?:Proceedings|Proc\.|Conference|Conf\.|Symposium|Symp\.|Workshop|Congress|Meeting)\b/u;
+const MEETING =
+  /\b(?:Proceedings|Proc\.|Conference|Conf\.|Symposium|Symp\.|Workshop|Congress|Meeting)\b/u;
 
 function typeOf(
   text: string,

@@ -1,4 +1,4 @@
-import type { CitedDocument } from "./cited-document.ts";
+import type { CitedDocument } from "./cited-text.ts";
 import type { CitedFinding } from "./text-rules/rule.ts";
 import { TEXT_RULES } from "./text-rules/rules.ts";
 
@@ -8,7 +8,9 @@ export interface RuledCitation extends CitedFinding {
 }
 
 /** What the rules of citations and lists find in a document. */
-export function reviewCitations(document: CitedDocument): RuledCitation[] {
-  if (document.references.length === 0) return [];
-  return Object.entries(TEXT_RULES).flatMap(([rule, find]) => find(document).map((finding) => ({ ...finding, rule })));
+export function reviewCitations(cited: CitedDocument): RuledCitation[] {
+  if (cited.references.length === 0) return [];
+  return Object.entries(TEXT_RULES).flatMap(([rule, find]) =>
+    find(cited).map((finding) => ({ ...finding, rule })),
+  );
 }

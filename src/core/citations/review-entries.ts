@@ -1,6 +1,10 @@
 import type { Range } from "../manuscript/model.ts";
+import type { CitedDocument } from "./cited-text.ts";
 import type { Entry } from "./entry.ts";
-import type { EntryContext, EntryFinding } from "./rules/rule.ts";
+import { doiForm } from "./rules/doi-form.ts";
+import { entryEnd } from "./rules/entry-end.ts";
+import { missingField } from "./rules/missing-field.ts";
+import type { EntryContext, EntryFinding, EntryRule } from "./rules/rule.ts";
 import { ENTRY_RULES } from "./rules/rules.ts";
 import type { CitationStyle } from "./styles/style.ts";
 
@@ -11,14 +15,66 @@ export interface RuledFinding extends EntryFinding {
 }
 
 /** Rules that need no other part of an entry. */
-const SURE_WITHOUT = new Set(["missing-field", "doi-form", "entry-end"]);
+const SURE_WITHOUT: readonly EntryRule[] = [missingField, doiForm, entryEnd];
+
+/** The entries of a list as the rules look at them. */
+export interface ReviewedEntries {
+  entries: readonly Entry[];
+  italics: readonly (readonly Range[])[];
+  style: CitationStyle;
+  thisYear: number;
+  isWord(word: string): boolean;
+}
 
 /** What the rules find in the entries of one list, entry by entry. */
-export function reviewEntries(
-  entries: readonly Entry[],
-  style: CitationStyle,
-  about: { thisYear: number; isWord(word: string): boolean; italics?: readonly (readonly Range[])[] },
-): RuledFinding[][] {
+export function reviewEntries(reviewed: ReviewedEntries): RuledFinding[][] {
+  const contexts = contextsOf(reviewed);
+  return reviewed.entries.map((entry, at) =>
+    Object.entries(ENTRY_RULES).flatMap(([rule, find]) =>
+      found(entry, contexts[at], find).map((finding) => ({ ...finding, rule })),
+    ),
+  );
+}
+
+const CONTEXTS = new WeakMap<CitedDocument, readonly EntryContext[]>();
+
+/** What one rule finds in the entries of a document. */
+export function entryFindings(
+  cited: CitedDocument,
+  find: EntryRule,
+): { reference: number; finding: EntryFinding }[] {
+  let contexts = CONTEXTS.get(cited);
+  if (!contexts) {
+    const { references, style, isWord, thisYear } = cited;
+    contexts = contextsOf({
+      entries: references.map(({ entry }) => entry),
+      italics: references.map(({ italics }) => italics),
+      style,
+      isWord,
+      thisYear,
+    });
+    CONTEXTS.set(cited, contexts);
+  }
+  const all = contexts;
+  return cited.references.flatMap(({ entry }, reference) =>
+    found(entry, all[reference], find).map((finding) => ({ reference, finding })),
+  );
+}
+
+/** Where a part is missing the rest is hardly read right. */
+function found(entry: Entry, context: EntryContext | undefined, find: EntryRule): EntryFinding[] {
+  if (!context) return [];
+  const isSure = SURE_WITHOUT.includes(find) || missingField(entry, context).length === 0;
+  return isSure ? find(entry, context) : [];
+}
+
+function contextsOf({
+  entries,
+  italics,
+  style,
+  thisYear,
+  isWord,
+}: ReviewedEntries): EntryContext[] {
   const given = new Map<string, Set<string>>();
   for (const { authors } of entries) {
     for (const name of authors?.names ?? []) {
@@ -28,21 +84,14 @@ export function reviewEntries(
       given.set(name.family, known);
     }
   }
-  const hasItalics = about.italics?.some((ranges) => ranges.length > 0) ?? false;
-  return entries.map((entry, at) => {
-    const context: EntryContext = {
-      style,
-      thisYear: about.thisYear,
-      isWord: about.isWord,
-      givenOf: (family) => given.get(family) ?? new Set(),
-      italics: about.italics?.[at] ?? [],
-      hasItalics,
-    };
-    const found = Object.entries(ENTRY_RULES).flatMap(([rule, find]) =>
-      find(entry, context).map((finding) => ({ ...finding, rule })),
-    );
-    // Where a part is missing the rest is hardly read right.
-    const isIncomplete = found.some(({ rule }) => rule === "missing-field");
-    return isIncomplete ? found.filter(({ rule }) => SURE_WITHOUT.has(rule)) : found;
-  });
+  const givenOf = (family: string) => given.get(family) ?? new Set<string>();
+  const hasItalics = italics.some((ranges) => ranges.length > 0);
+  return entries.map((_, at) => ({
+    style,
+    thisYear,
+    isWord,
+    givenOf,
+    italics: italics[at] ?? [],
+    hasItalics,
+  }));
 }

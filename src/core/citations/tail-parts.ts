@@ -11,21 +11,23 @@ export interface TailParts {
   accessed: Field | null;
 }
 
-const MONTH =
-  "(?:Jan|Feb|Mar|Apr|May|Jun|Jul|Aug|Sep|Oct|Nov|Dec)[a-z]*\\.?";
+const MONTH = "(?:Jan|Feb|Mar|Apr|May|Jun|Jul|Aug|Sep|Oct|Nov|Dec)[a-z]*\\.?";
 const DATE = `(?:\\d{1,2} ${MONTH},? \\d{4}|${MONTH} \\d{1,2},? \\d{4}|\\d{4} ${MONTH} \\d{1,2}|\\d{4}-\\d\\d-\\d\\d)`;
 const LABELS =
   "(?:Available (?:at|from|via):?\\s*|Retrieved (?:from|on)?:?\\s*|\\[Online\\]\\.? ?(?:Available:?)?\\s*|Online:\\s*|URL:?\\s*|from\\s+)";
 const DOI = new RegExp(
-  `${LABELS}?((?:https?:\\/\\/)?(?:dx\\.)?doi\\.org\\/(?:https?:\\/\\/(?:dx\\.)?doi\\.org\\/)?|doi[:\\s]\\s*(?:https?:\\/\\/(?:dx\\.)?doi\\.org\\/)?|(?<![^\\s]))(10\\.\\d{4,9}\\/[^\\s\\u0000]+)`,
+  `${LABELS}?((?:https?:\\/\\/)?(?:dx\\.)?doi\\.org\\/(?:https?:\\/\\/(?:dx\\.)?doi\\.org\\/)?|doi[:\\s]\\s*(?:https?:\\/\\/(?:dx\\.)?doi\\.org\\/)?|(?<![^\\s]))(10\\.\\d{4,9}\\/[^\\s\\ue000]+)`,
   "iu",
 );
 /** An identifier that lost its shape stands behind a label that is still told. */
 const BROKEN_DOI = new RegExp(
-  `${LABELS}?(https?:\\/\\/(?:dx\\.)?doi\\.org\\/|doi:\\s*)([^\\s\\u0000]+)`,
+  `${LABELS}?(https?:\\/\\/(?:dx\\.)?doi\\.org\\/|doi:\\s*)([^\\s\\ue000]+)`,
   "iu",
 );
-const URL_PATTERN = new RegExp(`${LABELS}?((?:https?:\\/\\/|ftp:\\/\\/|www\\.)[^\\s\\u0000]+)`, "u");
+const URL_PATTERN = new RegExp(
+  `${LABELS}?((?:https?:\\/\\/|ftp:\\/\\/|www\\.)[^\\s\\ue000]+)`,
+  "u",
+);
 const ACCESSED = [
   new RegExp(`\\((?:Accessed|accessed|Viewed|viewed):? (${DATE})\\)`, "u"),
   new RegExp(`\\[cited (${DATE})\\]`, "u"),
@@ -38,7 +40,9 @@ export function readTail(entry: Masked): TailParts {
   const accessed = readAccessed(entry);
   const doi = readDoi(entry);
   const url = readUrl(entry);
-  const medium = entry.find(/\s?(?:\[(?:Internet|Online|online|internet|Preprint)\]|\bPublished online\b)/u);
+  const medium = entry.find(
+    /\s?(?:\[(?:Internet|Online|online|internet|Preprint)\]|\bPublished online\b)/u,
+  );
   if (medium) entry.take({ from: medium.index, to: medium.index + medium[0].length });
   return { ...doi, ...url, accessed };
 }

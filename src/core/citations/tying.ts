@@ -6,7 +6,15 @@ import type { CitationItem, CitedName } from "./text/citation.ts";
 export type Tie = "tied" | "near" | "ambiguous" | "missing" | "none";
 
 /** What of a citation is not as in the entry it nearly names. */
-export type Difference = "name" | "marks" | "year" | "letter" | "order" | "initials" | "names" | "title";
+export type Difference =
+  | "name"
+  | "marks"
+  | "year"
+  | "letter"
+  | "order"
+  | "initials"
+  | "names"
+  | "title";
 
 export interface Tied {
   tie: Tie;
@@ -22,7 +30,7 @@ export interface Tied {
 const NOTHING: Tied = { tie: "none", reference: null, likely: null, candidates: [], differs: null };
 /** Letters of a name that may be otherwise, by its length. */
 const SLACK: readonly (readonly [number, number])[] = [
-  [4, 0],
+  [3, 0],
   [7, 1],
   [Number.POSITIVE_INFINITY, 2],
 ];
@@ -54,14 +62,28 @@ export class ReferenceIndex {
       const names = authors?.names ?? [];
       const families = names.map((name) => folded(name.family ?? name.literal ?? ""));
       this.byNumber.set(entry.number?.value ?? index + 1, index);
-      return { index, entry, names, families, isShortened: Boolean(authors?.etAl || authors?.ellipsis) };
+      return {
+        index,
+        entry,
+        names,
+        families,
+        isShortened: Boolean(authors?.etAl || authors?.ellipsis),
+      };
     });
     for (const one of this.known) {
       const [first] = one.names;
       const name = first?.family ?? first?.literal ?? "";
       // A particle that is set behind the given names stands before the family name in the text.
-      const particle = /\s((?:van|von|de|der|den|del|di|da|du|la|le|ten|ter)(?:\s\p{Ll}+)*)$/u.exec(first?.given ?? "")?.[1] ?? "";
-      for (const key of new Set([folded(particle + name), folded(name), folded(withoutParticles(name)), initialsOf(first?.literal)])) {
+      const particle =
+        /\s((?:van|von|de|der|den|del|di|da|du|la|le|ten|ter)(?:\s\p{Ll}+)*)$/u.exec(
+          first?.given ?? "",
+        )?.[1] ?? "";
+      for (const key of new Set([
+        folded(particle + name),
+        folded(name),
+        folded(withoutParticles(name)),
+        initialsOf(first?.literal),
+      ])) {
         if (key) this.byFirst.set(key, [...(this.byFirst.get(key) ?? []), one]);
       }
       if (!first && one.entry.fields.title) this.addTitle(one);
@@ -76,7 +98,8 @@ export class ReferenceIndex {
   /** Remembers what a group is shortened to, as its first citation says. */
   learn(item: CitationItem): void {
     const [name] = item.names;
-    if (item.abbreviation && name) this.abbreviations.set(folded(item.abbreviation), folded(name.text));
+    if (item.abbreviation && name)
+      this.abbreviations.set(folded(item.abbreviation), folded(name.text));
   }
 
   /** Whether an entry begins with a name, or nearly does. */
@@ -106,7 +129,9 @@ export class ReferenceIndex {
     const fitting = exact.filter((one) => fits(one, item));
     const found = hasYears ? this.byYear(fitting, item) : this.byTitle(fitting, item);
     if (found && found.tie !== "missing") return found;
-    return this.nearly(item, first, exact, fitting, hasYears) ?? found ?? { ...NOTHING, tie: "missing" };
+    return (
+      this.nearly(item, first, exact, fitting, hasYears) ?? found ?? { ...NOTHING, tie: "missing" }
+    );
   }
 
   private named({ text }: CitedName): readonly Known[] {
@@ -136,7 +161,9 @@ export class ReferenceIndex {
     if (fitting.length === 0) return null;
     if (title) {
       const words = folded(title);
-      const titled = fitting.filter(({ entry }) => folded(entry.fields.title?.text ?? "").includes(words));
+      const titled = fitting.filter(({ entry }) =>
+        folded(entry.fields.title?.text ?? "").includes(words),
+      );
       if (titled.length === 1 && titled[0]) return tied(titled[0], names);
       if (titled.length > 1) return ambiguous(titled);
       return fitting[0] ? near(fitting[0].index, "title") : null;
@@ -169,17 +196,26 @@ export class ReferenceIndex {
     if (others.length === 1 && others[0]) {
       return near(others[0].index, isReordered(others[0], item) ? "order" : "names");
     }
-    const reordered = hasYears ? this.known.filter((one) => inYear(one) && item.names.length > 1 && isReordered(one, item)) : [];
+    const reordered = hasYears
+      ? this.known.filter((one) => inYear(one) && item.names.length > 1 && isReordered(one, item))
+      : [];
     if (reordered.length === 1 && reordered[0]) return near(reordered[0].index, "order");
     if (closest && yearsApart(closest, value) <= YEARS_OFF) return near(closest.index, "year");
-    if (closest && isSwapped(closest.entry.year?.text ?? "", year?.text ?? "")) return near(closest.index, "year");
+    if (closest && isSwapped(closest.entry.year?.text ?? "", year?.text ?? ""))
+      return near(closest.index, "year");
     if (alike.length > 0 && alike[0]) {
       const [nearest] = alike;
       const isMarks = folded(first.text) === nearest.families[0];
       return near(nearest.index, isMarks ? "marks" : "name");
     }
     const likely = closest?.index ?? exact[0]?.index ?? null;
-    return { tie: "missing", reference: null, likely, candidates: likely === null ? [] : [likely], differs: null };
+    return {
+      tie: "missing",
+      reference: null,
+      likely,
+      candidates: likely === null ? [] : [likely],
+      differs: null,
+    };
   }
 
   /** Entries whose first name is a letter or two from a name. */
@@ -206,7 +242,12 @@ export class ReferenceIndex {
 
 function initialsOf(literal: string | undefined): string {
   const words = literal?.match(/\p{Lu}[\p{L}]*/gu) ?? [];
-  return words.length > 1 ? words.map((word) => word[0]).join("").toLowerCase() : "";
+  return words.length > 1
+    ? words
+        .map((word) => word[0])
+        .join("")
+        .toLowerCase()
+    : "";
 }
 
 function sameYear(entry: Entry, year: NonNullable<CitationItem["year"]>): boolean {
@@ -216,7 +257,9 @@ function sameYear(entry: Entry, year: NonNullable<CitationItem["year"]>): boolea
     return last !== undefined && (first === `${year.value}` || last === `${year.value}`);
   }
   // “n.d.” and “in press” stand in the entry as they do in the text.
-  return folded(entry.year?.text ?? entry.text.slice(0, 200)).includes(folded(year.text.replace(/-[a-z]$/u, "")));
+  return folded(entry.year?.text ?? entry.text.slice(0, 200)).includes(
+    folded(year.text.replace(/-[a-z]$/u, "")),
+  );
 }
 
 function yearsApart(one: Known, value: number | null): number {
@@ -245,7 +288,9 @@ function fits({ families, isShortened }: Known, { names, etAl }: CitationItem, f
 function isReordered({ families }: Known, { names, etAl }: CitationItem): boolean {
   const own = names.map(({ text }) => folded(text));
   if (own.length < 2 || (!etAl && own.length !== families.length)) return false;
-  return own.every((name) => families.includes(name)) && own.some((name, at) => families[at] !== name);
+  return (
+    own.every((name) => families.includes(name)) && own.some((name, at) => families[at] !== name)
+  );
 }
 
 function tied({ index, names: known }: Known, names: readonly CitedName[]): Tied {
@@ -256,7 +301,8 @@ function tied({ index, names: known }: Known, names: readonly CitedName[]): Tied
     cited !== undefined &&
     own.family.normalize("NFD") !== cited.text.normalize("NFD") &&
     folded(own.family) === folded(cited.text) &&
-    own.family.toLowerCase().replaceAll(/[’']/gu, "") !== cited.text.toLowerCase().replaceAll(/[’']/gu, "");
+    own.family.toLowerCase().replaceAll(/[’']/gu, "") !==
+      cited.text.toLowerCase().replaceAll(/[’']/gu, "");
   if (isOther) return near(index, "marks");
   return { tie: "tied", reference: index, likely: null, candidates: [index], differs: null };
 }
@@ -267,7 +313,13 @@ function near(index: number, differs: Difference): Tied {
 
 function ambiguous(all: readonly Known[]): Tied {
   const candidates = all.map(({ index }) => index);
-  return { tie: "ambiguous", reference: null, likely: candidates[0] ?? null, candidates, differs: null };
+  return {
+    tie: "ambiguous",
+    reference: null,
+    likely: candidates[0] ?? null,
+    candidates,
+    differs: null,
+  };
 }
 
 /** People of one family name are told apart by their initials. */
@@ -275,6 +327,8 @@ function byInitials(all: readonly Known[], names: readonly CitedName[]): Tied | 
   const [first] = names;
   if (!first?.initials) return null;
   const letters = first.initials.replaceAll(/[^\p{L}]/gu, "");
-  const found = all.filter(({ names: [own] }) => (own?.given ?? "").replaceAll(/[^\p{Lu}]/gu, "").startsWith(letters));
+  const found = all.filter(({ names: [own] }) =>
+    (own?.given ?? "").replaceAll(/[^\p{Lu}]/gu, "").startsWith(letters),
+  );
   return found.length === 1 && found[0] ? tied(found[0], names) : null;
 }

@@ -10,6 +10,7 @@ import type { RefusedRule } from "../checks/house/rule-book.ts";
 import { CHECKS } from "../checks/index.ts";
 import { appetiteFor } from "../checks/kinds.ts";
 import { leftAlone } from "../checks/leave.ts";
+import type { CitedDocument } from "../citations/cited-text.ts";
 import type { Gathering } from "../gathered/gathering.ts";
 import type { AnalysedBlock, Language } from "../language/analysis.ts";
 import type { Vocabulary } from "../language/corrections/corrections.ts";
@@ -23,10 +24,12 @@ import { readerOf } from "../readings/readers.ts";
 import type { ReadBlock } from "../readings/readings.ts";
 import { groupedByBlock, relative } from "./by-block.ts";
 import { choicesOf, formChoices } from "./choosing.ts";
+import { CitedFindings, Citing } from "./citing.ts";
 import { areDoubtsWorthIt } from "./doubts.ts";
 import { EngineGathering } from "./engine-gathering.ts";
 import { type Examined, NOT_EXAMINED, readBlock } from "./examined.ts";
 import { Examiner } from "./examiner.ts";
+import type { Finder } from "./finder.ts";
 import { Findings } from "./findings.ts";
 import type {
   CheckSettings,
@@ -40,8 +43,9 @@ import type {
 } from "./mark.ts";
 import { errorsAmong, marksOf, sameMarks, speakingIn } from "./marks.ts";
 import { haveSameRules, type OpenedHouse, openHouse } from "./opened-house.ts";
-import { Pages } from "./pages.ts";
+import { Pages, roomsChanged } from "./pages.ts";
 import { Tallies } from "./tallies.ts";
+import { ToldTables } from "./told-tables.ts";
 
 /** Contents kept beyond the current ones, so that undoing an edit costs nothing. */
 const SPARE_CACHE = 2000;
@@ -65,7 +69,7 @@ export class Engine {
   /** The facts that the findings were drawn from, by block. */
   private drawn: Examined["facts"][] = [];
   /** Of the checks that run, in their order. */
-  private findings: readonly Findings[] = [];
+  private findings: readonly Finder[] = [];
   private marks: (readonly Mark[])[] = [];
   private readonly groups = new Map<string, Group>();
   private total: Counts = NO_COUNTS;
@@ -80,8 +84,8 @@ export class Engine {
   /** Marks that are taken for errors, in all blocks. */
   private errors = 0;
   private doubts = false;
-  /** The tables as they were last reported. */
-  private told: Tables | null = null;
+  private citing: Citing;
+  private readonly told = new ToldTables();
 
   constructor(
     manuscript: Pick<Manuscript, "text" | "blocks" | "spans"> & { document?: string },
@@ -96,6 +100,7 @@ export class Engine {
     this.texts = blocks.map(({ from, to }) => manuscript.text.slice(from, to));
     this.words = lowerCase(settings.words);
     this.house = this.open(language);
+    this.citing = this.readCitations();
   }
 
   /**
@@ -232,6 +237,7 @@ export class Engine {
       this.vocabulary?.replace(before, after);
     }
     this.straight = null;
+    this.citing.invalidate();
     shiftBlocks(this.blocks, edits);
     shiftSpans(this.spans, edits);
     const before = this.visitedSoFar();
@@ -271,6 +277,11 @@ export class Engine {
     const order = CHECKS.findIndex(({ id }) => id === mark.rule);
     const text = this.texts[mark.block] ?? "";
     const facts = this.examined[mark.block]?.facts.get(order) ?? [];
+    const cited = this.findings.find(({ check }) => check.id === mark.rule);
+    if (cited instanceof CitedFindings) {
+      const choices = cited.choices(mark.block, mark.from, mark.to);
+      return choices.map((choice) => ({ ...choice, variant: choice.label }));
+    }
     const { forms } = CHECKS[order] ?? {};
     if (forms)
       return formChoices(
@@ -304,6 +315,11 @@ export class Engine {
     return this.findings.flatMap((findings) => [...findings.formCounts()]);
   }
 
+  /** The citations and lists as the text stands. */
+  get cited(): CitedDocument {
+    return this.citing.cited;
+  }
+
   /** House rules that can’t be followed. */
   get refusedRules(): readonly RefusedRule[] {
     return this.house.refused;
@@ -314,6 +330,11 @@ export class Engine {
     if (!block) return NOT_EXAMINED;
     const own = relative(spans, block.from);
     return this.examiner.examine(block.kind, this.texts[index] ?? "", own);
+  }
+
+  private readCitations(): Citing {
+    const { blocks, spans, texts } = this;
+    return new Citing({ blocks, spans, texts }, this.settings, this.language);
   }
 
   private circumstances(): Circumstances {
@@ -345,10 +366,12 @@ export class Engine {
   /** Draws all conclusions from nothing. */
   private drawAnew(): Report {
     const circumstances = this.circumstances();
+    this.citing = this.readCitations();
     const shared = new Map<unknown, Tallies>();
-    this.findings = [...CHECKS.entries()].flatMap(([order, check]) => {
+    this.findings = [...CHECKS.entries()].flatMap(([order, check]): Finder[] => {
       const appetite = appetiteFor(check, this.settings);
       if (appetite === "off" || !this.examiner.has(check.pass)) return [];
+      if (check.cited) return [new CitedFindings(check, order, this.citing)];
       const host = {
         block: (index: number) => this.blocks[index],
         facts: (index: number): readonly Fact[] | undefined => this.drawn[index]?.get(order),
@@ -391,7 +414,7 @@ export class Engine {
         (block) => changed.add(block),
         (id, group) => this.tell(id, group, groups),
       );
-      for (const block of this.roomsChanged(findings, changed, pages)) stale.add(block);
+      for (const block of roomsChanged(findings, changed, pages, this.pages)) stale.add(block);
       for (const block of changed) stale.add(block);
     }
     const marks: Report["marks"] = new Map();
@@ -407,12 +430,12 @@ export class Engine {
     }
     for (const index of reported) marks.set(index, this.marks[index] ?? NO_MARKS);
     const { document } = this;
-    return { document, whole: false, marks, groups, tables: this.tablesChanged() };
+    return { document, whole: false, marks, groups, tables: this.told.changed(this.tables()) };
   }
 
   private makeMarks(
     blocks: readonly number[],
-    speaking: (Findings[] | undefined)[] | null,
+    speaking: (Finder[] | undefined)[] | null,
     changed: Report["marks"],
   ): void {
     for (const index of blocks) {
@@ -434,22 +457,6 @@ export class Engine {
     return this.settings.appetites[id] === "all";
   }
 
-  /** The blocks that show more or fewer marks of a check, since their page has other places now. */
-  private roomsChanged(
-    findings: Findings,
-    changed: ReadonlySet<number>,
-    pages: ReadonlySet<number>,
-  ): number[] {
-    const { room } = findings;
-    if (!room) return [];
-    const affected = new Set(pages);
-    for (const block of changed) affected.add(this.pages.of(block));
-    return [...affected].flatMap((page) => {
-      const { first, last } = this.pages.blocksOn(page);
-      return room.recount(first, last, (block) => findings.placesIn(block));
-    });
-  }
-
   private tell(id: string, group: Group | null, groups: Report["groups"]): void {
     const before = this.groups.get(id);
     if (!before && !group) return;
@@ -459,7 +466,7 @@ export class Engine {
     groups.set(id, group);
   }
 
-  private marksIn(index: number, findings: readonly Findings[]): readonly Mark[] {
+  private marksIn(index: number, findings: readonly Finder[]): readonly Mark[] {
     if (findings.length === 0) return NO_MARKS;
     const block = { index, id: this.blocks[index]?.id ?? "", text: this.texts[index] ?? "" };
     return marksOf(block, findings, (check) => this.showsDoubts(check));
@@ -467,17 +474,6 @@ export class Engine {
 
   private visitedSoFar(): number {
     return this.findings.reduce((sum, { visited }) => sum + visited, 0);
-  }
-
-  /** The tables that say something else than when they were last reported. */
-  private tablesChanged(): Partial<Tables> {
-    const { counts, withheld } = this.tables();
-    const before = this.told;
-    this.told = { counts, withheld };
-    const same =
-      before?.withheld.size === withheld.size &&
-      [...withheld].every(([rule, count]) => before.withheld.get(rule) === count);
-    return { ...(before?.counts === counts ? {} : { counts }), ...(same ? {} : { withheld }) };
   }
 
   private open(language: Language): OpenedHouse {

@@ -3,6 +3,7 @@ import type { Check, Circumstances, Conclusion, Fact, MarkFact } from "../checks
 import { FormTally } from "../checks/consistency/form-counts.ts";
 import { LEAVE_BITS } from "../checks/leave.ts";
 import type { Block } from "../manuscript/model.ts";
+import type { Finder } from "./finder.ts";
 import { Gathering } from "./gathering.ts";
 import { KeyedFacts } from "./keyed-facts.ts";
 import type { FormCounted, Group, GroupPlace } from "./mark.ts";
@@ -22,7 +23,7 @@ export interface FindingsHost {
  * What one check finds under the settings it was made with, block by block. Invariant, after `settle`:
  * the findings of every block are what a check made anew over all blocks would find.
  */
-export class Findings {
+export class Findings implements Finder {
   /** Room for its marks on each page, where that is limited. */
   readonly room: PageRoom | null;
   private readonly found = new Map<number, readonly Conclusion[]>();

@@ -1,6 +1,7 @@
 import type { Appetite, Pass, Weight } from "../checks/card.ts";
 import type { Choice, Keeping, Telling } from "../checks/check.ts";
 import type { Leave } from "../checks/leave.ts";
+import type { StyleId } from "../citations/styles/style.ts";
 import type { HouseRule } from "../house/rules.ts";
 import type { SoundRule } from "../language/corrections/corrections.ts";
 import type { Kind, Variety } from "../manuscript/model.ts";
@@ -48,6 +49,10 @@ export interface CheckSettings {
   soundRules?: readonly SoundRule[];
   /** Whom the text is for (`readings/readers.ts`); whoever usually reads the kind of copy where it says nothing. */
   reader?: string | null;
+  /** The style its citations follow; told from its list where nothing is said. */
+  citationStyle?: StyleId | null;
+  /** The year in which it is read, where that is not this year. */
+  thisYear?: number;
   /** What was chosen for this document, by group: a form, or "" where all its forms stand on purpose. */
   forms?: Readonly<Record<string, string>>;
   /** The rules of the houses it follows, those of the first house first. */

@@ -1,5 +1,5 @@
 import type { Check, Conclusion } from "../checks/check.ts";
-import type { Findings } from "./findings.ts";
+import type { Finder } from "./finder.ts";
 import type { Mark } from "./mark.ts";
 import { oneForEach } from "./one-mistake.ts";
 
@@ -17,7 +17,7 @@ export interface MarkedBlock {
  */
 export function marksOf(
   block: MarkedBlock,
-  all: readonly Findings[],
+  all: readonly Finder[],
   showsDoubts: (check: Check) => boolean,
 ): Mark[] {
   const marks: Mark[] = [];
@@ -52,8 +52,8 @@ export function errorsAmong(marks: readonly Mark[]): number {
 }
 
 /** By block, the findings that have something to say there. */
-export function speakingIn(all: readonly Findings[]): (Findings[] | undefined)[] {
-  const speaking: (Findings[] | undefined)[] = [];
+export function speakingIn(all: readonly Finder[]): (Finder[] | undefined)[] {
+  const speaking: (Finder[] | undefined)[] = [];
   for (const findings of all) {
     for (const block of findings.blocks()) {
       const known = speaking[block];

@@ -6,9 +6,16 @@ import type { Mark } from "./mark.ts";
 const SAME_SHARE = 0.6;
 const STRENGTH: Record<Mark["weight"], number> = { fix: 3, settle: 2, weigh: 1 };
 /** Of equal weight a rule of grammar knows better what is meant than the dictionary does. */
-const FIRST: readonly Pass[] = ["grammar", "spelling", "wording", "sentences", "consistency"];
+const FIRST: readonly Pass[] = [
+  "grammar",
+  "spelling",
+  "wording",
+  "sentences",
+  "consistency",
+  "citations",
+];
 /** How a sentence reads, and whether a form agrees with others, are other questions than what is wrong in it. */
-const APART: readonly Pass[] = ["sentences", "consistency"];
+const APART: readonly Pass[] = ["sentences", "consistency", "citations"];
 
 /**
  * Of marks (in reading order) that speak of one mistake, the strongest, which tells what the others

@@ -1,4 +1,5 @@
 import { WORDS_A_PAGE } from "../readings/counts.ts";
+import type { Finder } from "./finder.ts";
 
 /** Which page each block begins on, by the words before it. */
 export class Pages {
@@ -46,4 +47,21 @@ export class Pages {
     }
     return low;
   }
+}
+
+/** The blocks that show more or fewer marks of a check, since their page has other places now. */
+export function roomsChanged(
+  finder: Finder,
+  changed: ReadonlySet<number>,
+  turned: ReadonlySet<number>,
+  pages: Pages,
+): number[] {
+  const { room } = finder;
+  if (!room) return [];
+  const affected = new Set(turned);
+  for (const block of changed) affected.add(pages.of(block));
+  return [...affected].flatMap((page) => {
+    const { first, last } = pages.blocksOn(page);
+    return room.recount(first, last, (block) => finder.placesIn(block));
+  });
 }

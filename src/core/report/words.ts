@@ -36,6 +36,7 @@ export const PASS_LABELS: Record<Pass, string> = {
   wording: "Wording",
   sentences: "Sentences",
   consistency: "Consistency",
+  citations: "Citations",
 };
 
 /** What is to be done about a mark. */

@@ -69,6 +69,13 @@ export const PASS_PARTS: Readonly<Record<Pass, PassParts>> = {
     beyond:
       "What this pass can’t judge: which of two forms was meant to differ. Look at the places before you change them all.",
   },
+  citations: {
+    board: ALL_MARKS,
+    done: "The citations pass is done",
+    nothing: "The citations pass found every citation tied to its entry, and the list in order.",
+    beyond:
+      "What this pass can’t see: whether a work says what it is cited for. Look the doubtful ones up.",
+  },
   sentences: {
     board: READINGS,
     done: "The sentences pass is done",

@@ -1,4 +1,4 @@
-import { type EntryRule } from "./rule.ts";
+import type { EntryRule } from "./rule.ts";
 
 /** What leads to an address. */
 export const addressForm: EntryRule = ({ fields, text, urlWhole }, { style }) => {
@@ -9,9 +9,17 @@ export const addressForm: EntryRule = ({ fields, text, urlWhole }, { style }) =>
   const [right = ""] = style.url;
   // With the date of a look, the words before an address are another matter.
   if (fields.accessed && (right === "" || label.trim() === "from")) return [];
-  if (right !== "" && /website|[Aa]ccessed/u.test(text.slice(0, urlWhole.from).slice(-40))) return [];
+  if (right !== "" && /website|[Aa]ccessed/u.test(text.slice(0, urlWhole.from).slice(-40)))
+    return [];
   const reason = right
     ? `${style.name} has “${right.trim()}” before an address.`
     : `${style.name} has nothing before an address.`;
-  return [{ from: urlWhole.from, to: url.to, reason, edits: [{ from: urlWhole.from, to: url.from, insert: right }] }];
+  return [
+    {
+      from: urlWhole.from,
+      to: url.to,
+      reason,
+      edits: [{ from: urlWhole.from, to: url.from, insert: right }],
+    },
+  ];
 };

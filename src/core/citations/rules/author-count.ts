@@ -18,9 +18,11 @@ export const authorCount: EntryRule = ({ authors, text }, { style }) => {
     }
     if (names.length !== shown) {
       const few = `${style.name} names ${shown === 1 ? "one author" : `${shown} authors`} before “et al.”`;
-      const sentence = names.length < shown ? `${few}; here the others are to be named.` : `${few}.`;
+      const sentence =
+        names.length < shown ? `${few}; here the others are to be named.` : `${few}.`;
       const keep = names[shown - 1];
-      const edits = names.length > shown && keep ? [{ from: keep.to, to: etAl.to, insert: right }] : [];
+      const edits =
+        names.length > shown && keep ? [{ from: keep.to, to: etAl.to, insert: right }] : [];
       return [{ from: zone.from, to: etAl.to, reason: sentence, edits }];
     }
     return [];
@@ -29,7 +31,9 @@ export const authorCount: EntryRule = ({ authors, text }, { style }) => {
     if (rest === "ellipsis") {
       const before = names.filter(({ to }) => to <= ellipsis.from).length;
       if (before === shown) return [];
-      return [{ ...ellipsis, reason: `${style.name} names ${shown} authors before the dots.`, edits: [] }];
+      return [
+        { ...ellipsis, reason: `${style.name} names ${shown} authors before the dots.`, edits: [] },
+      ];
     }
     return [{ ...ellipsis, reason: `${style.name} has “et al.” and no dots.`, edits: [] }];
   }

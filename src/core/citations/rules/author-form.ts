@@ -4,7 +4,8 @@ import type { AuthorRules } from "../styles/style.ts";
 import { type EntryFinding, type EntryRule, replacing } from "./rule.ts";
 
 /** People of antiquity are known by one name. */
-const ONE_NAME = /^(?:Plato|Aristotle|Homer|Cicero|Virgil|Ovid|Horace|Seneca|Plutarch|Euclid|Confucius|Voltaire|Molière|Stendhal|Tacitus|Livy|Sophocles|Euripides|Aeschylus|Herodotus|Thucydides|Augustine|Anonymous|Anon)$/u;
+const ONE_NAME =
+  /^(?:Plato|Aristotle|Homer|Cicero|Virgil|Ovid|Horace|Seneca|Plutarch|Euclid|Confucius|Voltaire|Molière|Stendhal|Tacitus|Livy|Sophocles|Euripides|Aeschylus|Herodotus|Thucydides|Augustine|Anonymous|Anon)$/u;
 const INITIAL = /\p{Lu}\p{Ll}?(?=\.|\b)/gu;
 
 /** How the style writes one name; null where the name as read does not tell. */
@@ -60,14 +61,22 @@ export const authorForm: EntryRule = (entry, { style, givenOf }) => {
     const right = written(name, index, rules);
     // “Jr.” has its place by more than one custom.
     if (right === null || same(text, right) || name.suffix) return null;
-    const isOrder = name.isDirect === (rules.form === "given-names" ? index === 0 : rules.form !== "initials-first");
+    const isOrder =
+      name.isDirect ===
+      (rules.form === "given-names" ? index === 0 : rules.form !== "initials-first");
     if (isOrder) return replacing(name, right, `${style.name} has this name as “${right}”.`);
     if (rules.form === "given-names") {
       return index > 0 && !name.isDirect && !/^\p{Lu}{1,3}$/u.test(name.given ?? "")
-        ? replacing(name, right, `After the first, ${style.name} has given names first: “${right}”.`)
+        ? replacing(
+            name,
+            right,
+            `After the first, ${style.name} has given names first: “${right}”.`,
+          )
         : null;
     }
-    const isInitials = /^(?:\p{Lu}\p{Ll}{0,2}\.?[\s-]*)+(?:\s\p{Ll}+)*$/u.test(name.given ?? "") && !/\p{Lu}\p{Ll}{2,}/u.test(name.given ?? "");
+    const isInitials =
+      /^(?:\p{Lu}\p{Ll}{0,2}\.?[\s-]*)+(?:\s\p{Ll}+)*$/u.test(name.given ?? "") &&
+      !/\p{Lu}\p{Ll}{2,}/u.test(name.given ?? "");
     // People of one family name are told apart by their given names.
     if (!isInitials && givenOf(name.family ?? "").size > 1) return null;
     if (isInitials && isSameInitials(text, right)) {
@@ -80,7 +89,9 @@ export const authorForm: EntryRule = (entry, { style, givenOf }) => {
     const literal = name.literal ?? "";
     const alone = authors?.names.length === 1;
     if (rules.form !== "given-names" && isFamily(literal) && !literal.includes(" ")) {
-      const isLone = alone && (ONE_NAME.test(literal) || !/^\p{Lu}[\p{Ll}’'-]{2,}(?:-\p{Lu}\p{Ll}+)?$/u.test(literal));
+      const isLone =
+        alone &&
+        (ONE_NAME.test(literal) || !/^\p{Lu}[\p{Ll}’'-]{2,}(?:-\p{Lu}\p{Ll}+)?$/u.test(literal));
       if (isLone || (!alone && people === 0)) return null;
       return {
         from: name.from,

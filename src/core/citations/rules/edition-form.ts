@@ -7,5 +7,7 @@ export const editionForm: EntryRule = ({ fields }, { style }) => {
   if (!edition || !found) return [];
   const [, number = "", word = ""] = found;
   const right = `${number} ${style.edition}`;
-  return word.replace(/\.$/u, "") === style.edition.replace(/\.$/u, "") ? [] : [replacing(edition, right, `${style.name} writes “${right}”.`)];
+  return word.replace(/\.$/u, "") === style.edition.replace(/\.$/u, "")
+    ? []
+    : [replacing(edition, right, `${style.name} writes “${right}”.`)];
 };

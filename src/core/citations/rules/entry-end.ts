@@ -1,4 +1,4 @@
-import { type EntryRule } from "./rule.ts";
+import type { EntryRule } from "./rule.ts";
 
 /** The stop at the end of an entry. */
 export const entryEnd: EntryRule = ({ text, doiWhole, urlWhole }, { style }) => {
@@ -6,7 +6,10 @@ export const entryEnd: EntryRule = ({ text, doiWhole, urlWhole }, { style }) => 
   const last = Math.max(doiWhole?.to ?? 0, urlWhole?.to ?? 0);
   const endsInAddress = last > 0 && /^[.\s]*$/u.test(text.slice(last));
   const endsInUrl = endsInAddress && last === urlWhole?.to;
-  if ((endsInAddress && style.finalStop === "not-after-address") || (endsInUrl && style.finalStop === "not-after-url")) {
+  if (
+    (endsInAddress && style.finalStop === "not-after-address") ||
+    (endsInUrl && style.finalStop === "not-after-url")
+  ) {
     if (last >= end) return [];
     const reason = `${style.name} has no stop behind a DOI or an address.`;
     return [{ from: last, to: end, reason, edits: [{ from: last, to: end, insert: "" }] }];
@@ -18,5 +21,12 @@ export const entryEnd: EntryRule = ({ text, doiWhole, urlWhole }, { style }) => 
   }
   if (/[.?!…;][”’)\]]?$/u.test(tail) || /\]$/u.test(tail)) return [];
   const from = Math.max(0, text.lastIndexOf(" ", end - 1) + 1);
-  return [{ from, to: end, reason: `In ${style.name} an entry ends with a stop.`, edits: [{ from: end, to: end, insert: "." }] }];
+  return [
+    {
+      from,
+      to: end,
+      reason: `In ${style.name} an entry ends with a stop.`,
+      edits: [{ from: end, to: end, insert: "." }],
+    },
+  ];
 };

@@ -11,7 +11,14 @@ export const entryYear: EntryRule = (entry, { style, thisYear }) => {
   if (!year) return [];
   const { value } = year;
   if (value !== null && (value > thisYear + 1 || value < EARLIEST)) {
-    return [{ from: year.from, to: year.to, reason: `“${year.text}” can’t be the year of a work that is cited.`, edits: [] }];
+    return [
+      {
+        from: year.from,
+        to: year.to,
+        reason: `“${year.text}” can’t be the year of a work that is cited.`,
+        edits: [],
+      },
+    ];
   }
   const found = setOff(entry, style);
   return found ? [found] : [];
@@ -33,7 +40,11 @@ function setOff({ text, year, fields, authors }: Entry, style: CitationStyle): E
     const right = `${lead}(${shown})${style.afterYear}`;
     if (written.trimStart() === right.trimStart() && /\s\($/u.test(before)) return null;
     if (written.replace(/^\. \(/u, " (") === `${right.replace(/^\. /u, " ")}`) return null;
-    return replacing(range, right, `${style.name} has the year as “(${shown})${style.afterYear.trim()}” behind the names.`);
+    return replacing(
+      range,
+      right,
+      `${style.name} has the year as “(${shown})${style.afterYear.trim()}” behind the names.`,
+    );
   }
   if (style.year === "stops") {
     const right = `. ${shown}. `;

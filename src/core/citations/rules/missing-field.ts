@@ -1,4 +1,4 @@
-import { type EntryRule } from "./rule.ts";
+import type { EntryRule } from "./rule.ts";
 
 /** Parts that a work of this kind always has. */
 export const missingField: EntryRule = (entry, { style }) => {
@@ -16,7 +16,14 @@ export const missingField: EntryRule = (entry, { style }) => {
   // Where titles of parts are quoted and this one is not, title and periodical can’t be told apart.
   const isApart = titleQuotes !== null || style.titles.quotes === null;
   if (hasNumbers && !container && !isBook && isApart) {
-    return [{ from: fields.title.from, to: fields.title.to, reason: "The name of the periodical is missing.", edits: [] }];
+    return [
+      {
+        from: fields.title.from,
+        to: fields.title.to,
+        reason: "The name of the periodical is missing.",
+        edits: [],
+      },
+    ];
   }
   return [];
 };

@@ -30,7 +30,9 @@ function range(pages: Field, style: CitationStyle): EntryFinding | null {
 
 /** The second page in full. */
 function expanded(first: string, second: string): string {
-  return second.length < first.length ? first.slice(0, first.length - second.length) + second : second;
+  return second.length < first.length
+    ? first.slice(0, first.length - second.length) + second
+    : second;
 }
 
 /** The second page as a manual has it. */

@@ -32,5 +32,10 @@ export type EntryRule = (entry: Entry, context: EntryContext) => EntryFinding[];
 
 /** A finding with a single replacement, marked where it is made. */
 export function replacing(range: Range, insert: string, reason: string): EntryFinding {
-  return { from: range.from, to: range.to, reason, edits: [{ from: range.from, to: range.to, insert }] };
+  return {
+    from: range.from,
+    to: range.to,
+    reason,
+    edits: [{ from: range.from, to: range.to, insert }],
+  };
 }

@@ -1,6 +1,6 @@
 import type { Edit } from "../../manuscript/model.ts";
 import type { Entry, Field } from "../entry.ts";
-import { type EntryContext, type EntryRule } from "./rule.ts";
+import type { EntryContext, EntryRule } from "./rule.ts";
 
 /** Words that keep a small letter in headlines. */
 const SMALL = new Set(
@@ -28,7 +28,9 @@ export const titleCapitals: EntryRule = (entry, context) => {
   const words = contentWords(title);
   const capitals = words.filter(({ text }) => /^\p{Lu}/u.test(text));
   if (wanted === "sentence") {
-    const small = title.text.match(/(?<![\p{L}’'-])\p{Ll}[\p{L}’'-]{4,}/gu)?.filter((one) => !SMALL.has(one));
+    const small = title.text
+      .match(/(?<![\p{L}’'-])\p{Ll}[\p{L}’'-]{4,}/gu)
+      ?.filter((one) => !SMALL.has(one));
     const known = words.filter(({ text }) => context.isWord(text.toLowerCase()));
     const raised = known.filter(({ text }) => /^\p{Lu}\p{Ll}/u.test(text));
     if (raised.length < ENOUGH || raised.length < words.length * SHARE) return [];
@@ -39,8 +41,17 @@ export const titleCapitals: EntryRule = (entry, context) => {
   }
   const small = words.filter(({ text }) => /^\p{Ll}/u.test(text));
   if (small.length < 2 || capitals.length > words.length * (1 - SHARE)) return [];
-  const edits = small.map(({ from, text }): Edit => ({ from, to: from + 1, insert: (text[0] ?? "").toUpperCase() }));
-  return [{ from: title.from, to: title.to, reason: `${name} writes titles with the capitals of a headline.`, edits }];
+  const edits = small.map(
+    ({ from, text }): Edit => ({ from, to: from + 1, insert: (text[0] ?? "").toUpperCase() }),
+  );
+  return [
+    {
+      from: title.from,
+      to: title.to,
+      reason: `${name} writes titles with the capitals of a headline.`,
+      edits,
+    },
+  ];
 };
 
 interface Word {

@@ -1,4 +1,4 @@
-import { type EntryRule } from "./rule.ts";
+import type { EntryRule } from "./rule.ts";
 
 const PARTS = new Set(["article", "chapter", "conference"]);
 
@@ -27,7 +27,14 @@ export const titleQuotes: EntryRule = ({ fields, titleQuotes: quotes, type, text
       { from: title.from, to: title.from, insert: open },
       { from: title.to, to: title.to, insert: close },
     ];
-    return [{ from: title.from, to: title.to, reason: `${style.name} has the title of a part between ${open} and ${close}.`, edits }];
+    return [
+      {
+        from: title.from,
+        to: title.to,
+        reason: `${style.name} has the title of a part between ${open} and ${close}.`,
+        edits,
+      },
+    ];
   }
   const first = text[quotes.from] ?? "";
   if (first === open || /["']/u.test(first)) return [];

@@ -23,7 +23,13 @@ export const volumeForm: EntryRule = ({ fields, text, type, year }, { style }) =
   if (pages && pages.from < last.to) return [];
   const shown = right.replace(/^[,;\s]+/u, "");
   const start = text[from] === "." && !template.startsWith(".") ? from + 1 : from;
-  return [replacing({ from: start, to: last.to + closes }, right, `${style.name} has volume and issue as “${shown}”.`)];
+  return [
+    replacing(
+      { from: start, to: last.to + closes },
+      right,
+      `${style.name} has volume and issue as “${shown}”.`,
+    ),
+  ];
 };
 
 /** Where what leads to the volume begins: behind the periodical, or at a semicolon. */

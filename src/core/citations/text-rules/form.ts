@@ -1,26 +1,29 @@
-import type { CitedDocument, PlacedCitation } from "../cited-document.ts";
+import type { CitedDocument, PlacedCitation } from "../cited-text.ts";
 import { folded } from "../fold.ts";
 import type { CitationItem } from "../text/citation.ts";
 import type { CitedFinding, TextRule } from "./rule.ts";
 
-const isNamed = ({ kind }: PlacedCitation["citation"]) => kind === "parenthetical" || kind === "narrative" || kind === "page";
+const isNamed = ({ kind }: PlacedCitation["citation"]) =>
+  kind === "parenthetical" || kind === "narrative" || kind === "page";
 
 /** How many names a citation gives, and “et al.” */
-export const citedNames: TextRule = (document) => {
-  const { inText, name: manual } = document.style;
+export const citedNames: TextRule = (cited) => {
+  const { inText, name: manual } = cited.style;
   const found: CitedFinding[] = [];
   const mentioned = new Set<number>();
-  for (const { block, citation, items } of document.citations) {
+  for (const { block, citation, items } of cited.citations) {
     if (!isNamed(citation)) continue;
     for (const { item, tied } of items) {
       if (item.isContinued) continue;
-      const stopless = etAlFault(document.blocks[block]?.text ?? "", item);
+      const stopless = etAlFault(cited.blocks[block]?.text ?? "", item);
       if (stopless) found.push({ block, ...stopless });
       const { reference } = tied;
       if (tied.tie !== "tied" || reference === null) continue;
       const isFirst = !mentioned.has(reference);
       mentioned.add(reference);
-      const fault = stopless ? null : countFault(document, block, item, reference, isFirst, inText, manual);
+      const fault = stopless
+        ? null
+        : countFault(cited, block, item, reference, isFirst, inText, manual);
       if (fault) found.push(fault);
     }
   }
@@ -32,11 +35,16 @@ function etAlFault(text: string, { etAl }: CitationItem): Omit<CitedFinding, "bl
   const written = text.slice(etAl.from, etAl.to);
   if (!written.includes("al") || written === "et al.") return null;
   if (text[etAl.to] === "." && written === "et al") return null;
-  return { from: etAl.from, to: etAl.to, reason: "“et al.” has a stop behind “al” and none behind “et”.", choices: [] };
+  return {
+    from: etAl.from,
+    to: etAl.to,
+    reason: "“et al.” has a stop behind “al” and none behind “et”.",
+    choices: [],
+  };
 }
 
 function countFault(
-  document: CitedDocument,
+  cited: CitedDocument,
   block: number,
   item: CitationItem,
   reference: number,
@@ -44,8 +52,8 @@ function countFault(
   inText: CitedDocument["style"]["inText"],
   manual: string,
 ): CitedFinding | null {
-  const known = document.index.namesOf(reference);
-  const entry = document.references[reference]?.entry;
+  const known = cited.index.namesOf(reference);
+  const entry = cited.references[reference]?.entry;
   const isShortened = Boolean(entry?.authors?.etAl || entry?.authors?.ellipsis);
   const count = isShortened ? Math.max(known.length + 1, inText.most + 1) : known.length;
   const last = item.names.at(-1);
@@ -61,14 +69,24 @@ function countFault(
       return finding(block, range, `${manual} names both authors, never one and “et al.”`, whole);
     }
     // The first mention names all where the edition wants it.
-    if (isFirst && inText.mostAtFirst !== undefined && count <= inText.mostAtFirst && item.names.length === 1) {
-      return { block, ...range, reason: `At the first mention ${manual} names all of up to ${inText.mostAtFirst} authors.`, choices: [] };
+    if (
+      isFirst &&
+      inText.mostAtFirst !== undefined &&
+      count <= inText.mostAtFirst &&
+      item.names.length === 1
+    ) {
+      return {
+        block,
+        ...range,
+        reason: `At the first mention ${manual} names all of up to ${inText.mostAtFirst} authors.`,
+        choices: [],
+      };
     }
     return null;
   }
   const isGiven = item.names.length >= 3 || item.names.length === count;
   if (count > longest && item.names.length > 1 && isGiven) {
-    if (shortensAlike(document, reference)) return null;
+    if (shortensAlike(cited, reference)) return null;
     const reason = `${manual} names the first of ${count === known.length ? count : "so many"} authors and “et al.”`;
     return finding(block, range, reason, `${first.text} et al.`);
   }
@@ -90,8 +108,18 @@ function shortensAlike({ references, index }: CitedDocument, reference: number):
   });
 }
 
-function finding(block: number, range: { from: number; to: number }, reason: string, insert: string): CitedFinding {
-  return { block, ...range, reason, choices: [{ label: insert, edits: [{ block, ...range, insert }] }] };
+function finding(
+  block: number,
+  range: { from: number; to: number },
+  reason: string,
+  insert: string,
+): CitedFinding {
+  return {
+    block,
+    ...range,
+    reason,
+    choices: [{ label: insert, edits: [{ block, ...range, insert }] }],
+  };
 }
 
 /** “&” or “and” between names. */
@@ -111,7 +139,12 @@ export const citedJoining: TextRule = ({ blocks, citations, style }) => {
       if (!word || word[0] === right) continue;
       const from = before.to + word.index;
       const where = citation.kind === "narrative" ? "in running text" : "within brackets";
-      const mark = finding(block, { from, to: from + word[0].length }, `${style.name} has “${right}” between names ${where}.`, right);
+      const mark = finding(
+        block,
+        { from, to: from + word[0].length },
+        `${style.name} has “${right}” between names ${where}.`,
+        right,
+      );
       found.push({ ...mark, from: before.from, to: last.to });
     }
   }
@@ -139,7 +172,12 @@ export const citedComma: TextRule = ({ blocks, citations, style }) => {
         from: item.from,
         to: next.to,
         reason: `${style.name} has ${wanted} between name and ${what}.`,
-        choices: [{ label: style.inText.afterName === ", " ? "with a comma" : "without a comma", edits: [{ block, from, to: next.from, insert: style.inText.afterName }] }],
+        choices: [
+          {
+            label: style.inText.afterName === ", " ? "with a comma" : "without a comma",
+            edits: [{ block, from, to: next.from, insert: style.inText.afterName }],
+          },
+        ],
       });
     }
   }
@@ -173,12 +211,25 @@ export const pinpointForm: TextRule = ({ blocks, citations, style }) => {
           ? `${style.name} writes a page as “${right}${label[2]}”.`
           : `${style.name} has no label before a page.`;
         found.push(finding(block, { from, to: pinpoint.to }, reason, whole));
-      } else if (!pinpoint && system === "author-date" && citation.kind === "parenthetical" && items.length === 1) {
+      } else if (
+        !pinpoint &&
+        system === "author-date" &&
+        citation.kind === "parenthetical" &&
+        items.length === 1
+      ) {
         const before = text.slice(0, citation.from);
         const opened = Math.max(before.lastIndexOf("“"), before.lastIndexOf("‘"));
-        const isQuotation = QUOTED.test(before) && opened >= 0 && before.length - opened > LONG_QUOTATION;
+        const isQuotation =
+          QUOTED.test(before) && opened >= 0 && before.length - opened > LONG_QUOTATION;
         if (isQuotation) {
-          found.push({ block, from: item.from, to: item.to, reason: "A quotation is cited with its page.", choices: [], isAdvice: true });
+          found.push({
+            block,
+            from: item.from,
+            to: item.to,
+            reason: "A quotation is cited with its page.",
+            choices: [],
+            isAdvice: true,
+          });
         }
       }
     }
@@ -196,7 +247,10 @@ export const bracketOrder: TextRule = ({ blocks, citations, style }) => {
     const works = items.filter(({ item }) => !item.isContinued);
     // Behind “see also” another group begins.
     if (works.some(({ item }, at) => at > 0 && item.prefix !== "")) continue;
-    const keys = works.map(({ item }) => `${item.names.map((one) => folded(one.text)).join(" ")} ${item.etAl ? "~" : ""} ${item.year?.text ?? ""}`);
+    const keys = works.map(
+      ({ item }) =>
+        `${item.names.map((one) => folded(one.text)).join(" ")} ${item.etAl ? "~" : ""} ${item.year?.text ?? ""}`,
+    );
     const at = keys.findIndex((key, index) => index > 0 && key < (keys[index - 1] ?? ""));
     const wrong = works[at];
     if (!wrong || at < 1) continue;
@@ -207,7 +261,14 @@ export const bracketOrder: TextRule = ({ blocks, citations, style }) => {
       from: citation.from,
       to: citation.to,
       reason: `${style.name} orders works in brackets as the list does.`,
-      choices: sorted ? [{ label: `(${sorted})`, edits: [{ block, from: citation.from, to: citation.to, insert: `(${sorted})` }] }] : [],
+      choices: sorted
+        ? [
+            {
+              label: `(${sorted})`,
+              edits: [{ block, from: citation.from, to: citation.to, insert: `(${sorted})` }],
+            },
+          ]
+        : [],
     });
     void text;
   }

@@ -1,8 +1,8 @@
-import type { CitedDocument, Reference } from "../cited-document.ts";
+import type { CitedDocument, Reference } from "../cited-text.ts";
 import type { Entry } from "../entry.ts";
 import { folded } from "../fold.ts";
-import { shownEntry } from "./ties.ts";
 import type { CitedFinding, TextRule } from "./rule.ts";
+import { shownEntry } from "./ties.ts";
 
 /** What an entry is sorted by: names one by one, then the year, then the title. */
 interface SortKey {
@@ -11,9 +11,9 @@ interface SortKey {
   title: string;
 }
 
-function keyOf(document: CitedDocument, at: number): SortKey {
-  const entry = document.references[at]?.entry;
-  const names = document.index.namesOf(at).map((name) => {
+function keyOf(cited: CitedDocument, at: number): SortKey {
+  const entry = cited.references[at]?.entry;
+  const names = cited.index.namesOf(at).map((name) => {
     const family = sortName(name.family ?? name.literal ?? "");
     return `${family} ${folded((name.given ?? "").replaceAll(/[^\p{L}]/gu, ""))}`;
   });
@@ -23,14 +23,20 @@ function keyOf(document: CitedDocument, at: number): SortKey {
 
 /** “Nothing before something”: spaces part words, and marks do not count. */
 function sortName(name: string): string {
-  return name.split(/[\s-]+/u).map(folded).join(" ");
+  return name
+    .split(/[\s-]+/u)
+    .map(folded)
+    .join(" ");
 }
 
 /** No date first, in press last. */
 function yearKey(entry: Entry | undefined): string {
   const { year, text = "" } = entry ?? {};
   if (!year) return /in press|forthcoming/iu.test(text) ? "9999" : "0000";
-  return `${year.value ?? (/in press|forth/iu.test(year.text) ? 9999 : 0)}`.padStart(4, "0") + year.suffix;
+  return (
+    `${year.value ?? (/in press|forth/iu.test(year.text) ? 9999 : 0)}`.padStart(4, "0") +
+    year.suffix
+  );
 }
 
 function compare(one: SortKey, other: SortKey, byYear: boolean): number {
@@ -58,7 +64,10 @@ function compare(one: SortKey, other: SortKey, byYear: boolean): number {
 }
 
 function bare(family: string): string {
-  return family.replace(/^(?:(?:van|von|der|den|de|del|della|di|da|du|la|le|ten|ter|al|el) )+/u, "");
+  return family.replace(
+    /^(?:(?:van|von|der|den|de|del|della|di|da|du|la|le|ten|ter|al|el) )+/u,
+    "",
+  );
 }
 
 function splitKey(key: string): [string, string] {
@@ -75,20 +84,21 @@ export interface Misplaced {
 }
 
 /** Entries out of order: the fewest that must move (the others are the longest run in order). */
-export function misplacedEntries(document: CitedDocument): Misplaced[] {
-  const { lists, references, style } = document;
+export function misplacedEntries(cited: CitedDocument): Misplaced[] {
+  const { lists, references, style } = cited;
   if (style.order !== "alphabetical") return [];
   const byYear = style.inText.system === "author-date";
   return lists.flatMap((_, list) => {
     const own = references.flatMap((reference, at) => (reference.list === list ? [at] : []));
-    const keys = new Map(own.map((at) => [at, keyOf(document, at)]));
-    const order = (a: number, b: number) => compare(keys.get(a) ?? NO_KEY, keys.get(b) ?? NO_KEY, byYear);
+    const keys = new Map(own.map((at) => [at, keyOf(cited, at)]));
+    const order = (a: number, b: number) =>
+      compare(keys.get(a) ?? NO_KEY, keys.get(b) ?? NO_KEY, byYear);
     const kept = longestRun(own, order);
     return own
       .filter((at) => !kept.has(at))
       .map((at) => {
         const before = own.find((other) => kept.has(other) && order(at, other) < 0) ?? null;
-        return { reference: at, before, reason: reasonOf(document, at, before, keys) };
+        return { reference: at, before, reason: reasonOf(cited, at, before, keys) };
       });
   });
 }
@@ -96,12 +106,12 @@ export function misplacedEntries(document: CitedDocument): Misplaced[] {
 const NO_KEY: SortKey = { names: [], year: "", title: "" };
 
 function reasonOf(
-  document: CitedDocument,
+  cited: CitedDocument,
   at: number,
   before: number | null,
   keys: ReadonlyMap<number, SortKey>,
 ): string {
-  const shown = shownOf(document, at);
+  const shown = shownOf(cited, at);
   if (before === null) return `“${shown}” belongs at the end of the list.`;
   const own = keys.get(at) ?? NO_KEY;
   const other = keys.get(before) ?? NO_KEY;
@@ -111,7 +121,7 @@ function reasonOf(
       : own.names.join() === other.names.join()
         ? ": the earlier year comes first"
         : "";
-  return `“${shown}” belongs before “${shownOf(document, before)}”${why}.`;
+  return `“${shown}” belongs before “${shownOf(cited, before)}”${why}.`;
 }
 
 function shownOf({ references, index }: CitedDocument, at: number): string {
@@ -146,36 +156,42 @@ function heads({ place, entry }: Reference): { from: number; to: number } {
 }
 
 /** Entries out of order. */
-export const listOrder: TextRule = (document) =>
-  misplacedEntries(document).flatMap(({ reference, reason }): CitedFinding[] => {
-    const found = document.references[reference];
-    return found ? [{ block: found.place.block, ...heads(found), reason, choices: [], reference }] : [];
+export const listOrder: TextRule = (cited) =>
+  misplacedEntries(cited).flatMap(({ reference, reason }): CitedFinding[] => {
+    const found = cited.references[reference];
+    return found
+      ? [{ block: found.place.block, ...heads(found), reason, choices: [], reference }]
+      : [];
   });
 
 /** Two entries of one work. */
-export const duplicateEntry: TextRule = (document) => {
+export const duplicateEntry: TextRule = (cited) => {
   const seen = new Map<string, number>();
   const found: CitedFinding[] = [];
-  for (const [at, reference] of document.references.entries()) {
+  for (const [at, reference] of cited.references.entries()) {
     const { entry, list, place } = reference;
     const doi = entry.fields.doi?.text.toLowerCase();
     const title = folded(entry.fields.title?.text ?? "");
-    const [first] = document.index.namesOf(at);
+    const [first] = cited.index.namesOf(at);
     const name = folded(first?.family ?? first?.literal ?? "");
     const keys = [
       ...(doi ? [`${list} doi ${doi}`] : []),
-      ...(title.length > 12 ? [`${list} ${name} ${title} ${entry.year?.value ?? ""} ${folded(entry.fields.container?.text ?? "")} ${entry.fields.volume?.text ?? ""} ${entry.fields.pages?.text ?? ""}`] : []),
+      ...(title.length > 12
+        ? [
+            `${list} ${name} ${title} ${entry.year?.value ?? ""} ${folded(entry.fields.container?.text ?? "")} ${entry.fields.volume?.text ?? ""} ${entry.fields.pages?.text ?? ""}`,
+          ]
+        : []),
     ];
     const twin = keys.map((key) => seen.get(key)).find((one) => one !== undefined);
     for (const key of keys) if (!seen.has(key)) seen.set(key, at);
     if (twin === undefined) continue;
-    const other = document.references[twin]?.entry;
+    const other = cited.references[twin]?.entry;
     // Parts of one work under one title differ in their letters and pages, not in identifiers.
     if (other && other.year?.suffix !== entry.year?.suffix && !doi) continue;
     found.push({
       block: place.block,
       ...heads(reference),
-      reason: `“${shownOf(document, at)}” stands in the list twice.`,
+      reason: `“${shownOf(cited, at)}” is in the list twice.`,
       choices: [],
       reference: at,
     });

@@ -11,7 +11,8 @@ export const numberOrder: TextRule = ({ citations, style }) => {
       const { number } = item;
       if (number === null || seen.has(number)) continue;
       if (number > highest + 1) {
-        const missing = highest + 2 === number ? `${highest + 1}` : `${highest + 1} to ${number - 1}`;
+        const missing =
+          highest + 2 === number ? `${highest + 1}` : `${highest + 1} to ${number - 1}`;
         found.push({
           block,
           from: citation.from,
@@ -41,14 +42,20 @@ export const numberRange: TextRule = ({ blocks, citations, style }) => {
     // Brackets of another kind are the house's; what stands in them is the style's.
     const own = !isSquare || brackets[0] === "[" ? right : `[${inner(right)}]`;
     const compared = brackets === "superscript" ? inner(own) : own;
-    const shown = text.startsWith("(") || text.startsWith("[") || brackets !== "superscript" ? text : text;
+    const shown =
+      text.startsWith("(") || text.startsWith("[") || brackets !== "superscript" ? text : text;
     if (same(shown, compared) || numbers.length < 2) continue;
     found.push({
       block,
       from: citation.from,
       to: citation.to,
       reason: `${style.name} writes these numbers “${compared}”.`,
-      choices: [{ label: compared, edits: [{ block, from: citation.from, to: citation.to, insert: compared }] }],
+      choices: [
+        {
+          label: compared,
+          edits: [{ block, from: citation.from, to: citation.to, insert: compared }],
+        },
+      ],
     });
   }
   return found;
@@ -79,6 +86,8 @@ function writtenNumbers(
   const [open, close] = brackets === "superscript" ? ["", ""] : brackets;
   const each = open === "[";
   const signed = (number: number | undefined) => (each ? `[${number}]` : `${number}`);
-  const parts = runs.flatMap((run) => (run.length > 2 ? [`${signed(run[0])}${dash}${signed(run.at(-1))}`] : run.map(signed)));
+  const parts = runs.flatMap((run) =>
+    run.length > 2 ? [`${signed(run[0])}${dash}${signed(run.at(-1))}`] : run.map(signed),
+  );
   return each ? parts.join(between) : `${open}${parts.join(between)}${close}`;
 }

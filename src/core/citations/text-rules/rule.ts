@@ -1,5 +1,5 @@
 import type { Range } from "../../manuscript/model.ts";
-import type { CitedDocument } from "../cited-document.ts";
+import type { CitedDocument } from "../cited-text.ts";
 
 /** A change in some block; offsets in its text. */
 export interface PlacedEdit extends Range {
@@ -27,4 +27,4 @@ export interface CitedFinding extends Range {
 }
 
 /** What one check finds over a whole document. */
-export type TextRule = (document: CitedDocument) => CitedFinding[];
+export type TextRule = (cited: CitedDocument) => CitedFinding[];

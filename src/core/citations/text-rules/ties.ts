@@ -1,4 +1,4 @@
-import type { CitedDocument, CitedItem, PlacedCitation } from "../cited-document.ts";
+import type { CitedDocument, CitedItem, PlacedCitation } from "../cited-text.ts";
 import type { Entry } from "../entry.ts";
 import { folded } from "../fold.ts";
 import { NO_NAME } from "../text/author-date.ts";
@@ -24,27 +24,38 @@ export function shownWork(item: CitationItem): string {
 }
 
 /** How an entry is named in sentences about it. */
-export function shownEntry(entry: Entry, names: readonly { family?: string; literal?: string }[]): string {
+export function shownEntry(
+  entry: Entry,
+  names: readonly { family?: string; literal?: string }[],
+): string {
   const [first, second] = names;
-  const one = first?.family ?? first?.literal ?? entry.fields.title?.text.slice(0, 30) ?? entry.text.slice(0, 30);
+  const one =
+    first?.family ??
+    first?.literal ??
+    entry.fields.title?.text.slice(0, 30) ??
+    entry.text.slice(0, 30);
   const two = second?.family ?? second?.literal;
   const all = names.length > 2 ? `${one} et al.` : two ? `${one} and ${two}` : one;
   return entry.year ? `${all}, ${entry.year.text}${entry.year.suffix}` : all;
 }
 
 function groupOf(item: CitationItem): string {
-  return item.number !== null ? `${item.number}` : `${item.names.map(({ text }) => folded(text)).join("+")}:${item.year?.text ?? item.title ?? ""}`;
+  return item.number !== null
+    ? `${item.number}`
+    : `${item.names.map(({ text }) => folded(text)).join("+")}:${item.year?.text ?? item.title ?? ""}`;
 }
 
 /** Citations of works that no list has. */
-export const noEntry: TextRule = (document) => {
+export const noEntry: TextRule = (cited) => {
   const found: CitedFinding[] = [];
-  for (const { item, tied, place } of itemsOf(document)) {
+  for (const { item, tied, place } of itemsOf(cited)) {
     if (tied.tie !== "missing" || item.prefix.includes("personal communication")) continue;
     if (item.pinpoint?.text.includes("personal communication")) continue;
     const { likely } = tied;
     const reason =
-      item.number === null ? `No entry of the list is “${shownWork(item)}”.` : `The list has no entry ${item.number}.`;
+      item.number === null
+        ? `No entry of the list is “${shownWork(item)}”.`
+        : `The list has no entry ${item.number}.`;
     found.push({
       block: place.block,
       from: item.from,
@@ -59,13 +70,19 @@ export const noEntry: TextRule = (document) => {
 };
 
 /** Years behind a name that no list has, which may be citations or may be a film, a place, a ship. */
-export const citationOrYear: TextRule = (document) => {
+export const citationOrYear: TextRule = (cited) => {
   const found: CitedFinding[] = [];
-  for (const { item, tied, place } of itemsOf(document)) {
+  for (const { item, tied, place } of itemsOf(cited)) {
     const [name] = item.names;
-    if (tied.tie !== "none" || place.citation.kind !== "narrative" || item.names.length !== 1 || !name) continue;
+    if (
+      tied.tie !== "none" ||
+      place.citation.kind !== "narrative" ||
+      item.names.length !== 1 ||
+      !name
+    )
+      continue;
     const isPerson = /^\p{Lu}\p{Ll}[\p{L}’'-]+$/u.test(name.text) && !NO_NAME.test(name.text);
-    if (!isPerson || document.isWord(name.text.toLowerCase()) || item.isContinued) continue;
+    if (!isPerson || cited.isWord(name.text.toLowerCase()) || item.isContinued) continue;
     found.push({
       block: place.block,
       from: place.citation.from,
@@ -93,20 +110,26 @@ const SAYS: Readonly<Record<Difference, string>> = {
 const NAMES: readonly Difference[] = ["name", "marks", "order", "initials", "names", "title"];
 
 function nearRule(differences: readonly Difference[]): TextRule {
-  return (document) => {
+  return (cited) => {
     const found: CitedFinding[] = [];
-    for (const { item, tied, place } of itemsOf(document)) {
-      if (tied.tie !== "near" || tied.likely === null || !tied.differs || !differences.includes(tied.differs)) continue;
-      const reference = document.references[tied.likely];
+    for (const { item, tied, place } of itemsOf(cited)) {
+      if (
+        tied.tie !== "near" ||
+        tied.likely === null ||
+        !tied.differs ||
+        !differences.includes(tied.differs)
+      )
+        continue;
+      const reference = cited.references[tied.likely];
       if (!reference) continue;
-      const names = document.index.namesOf(tied.likely);
+      const names = cited.index.namesOf(tied.likely);
       const reason = `The nearest entry is “${shownEntry(reference.entry, names)}”: ${SAYS[tied.differs]}.`;
       found.push({
         block: place.block,
         from: item.from,
         to: item.to,
         reason,
-        choices: nearChoices(document, place.block, item, tied.likely, tied.differs),
+        choices: nearChoices(cited, place.block, item, tied.likely, tied.differs),
         group: groupOf(item),
         reference: tied.likely,
       });
@@ -122,16 +145,16 @@ export const nearYear: TextRule = nearRule(["year"]);
 
 /** The citation as the entry has it, or the entry as the citation has it. */
 function nearChoices(
-  document: CitedDocument,
+  cited: CitedDocument,
   block: number,
   item: CitationItem,
   index: number,
   differs: Difference,
 ): CitedChoice[] {
-  const reference = document.references[index];
+  const reference = cited.references[index];
   if (!reference) return [];
   const { entry, place } = reference;
-  const names = document.index.namesOf(index);
+  const names = cited.index.namesOf(index);
   const inEntry = (range: { from: number; to: number }, insert: string): PlacedEdit => ({
     block: place.block,
     from: place.from + range.from,
@@ -141,7 +164,10 @@ function nearChoices(
   if (differs === "year" && item.year && entry.year) {
     const own = `${entry.year.text}${entry.year.suffix}`;
     return [
-      { label: `${own}, in the text`, edits: [{ block, from: item.year.from, to: item.year.to, insert: own }] },
+      {
+        label: `${own}, in the text`,
+        edits: [{ block, from: item.year.from, to: item.year.to, insert: own }],
+      },
       { label: `${item.year.text}, in the entry`, edits: [inEntry(entry.year, item.year.text)] },
     ];
   }
@@ -154,22 +180,27 @@ function nearChoices(
     edits.push({ block, from: cited.from, to: cited.to, insert: own });
     const name = entry.authors?.names[at];
     const familyAt = name ? entry.text.indexOf(own, name.from) : -1;
-    if (name && familyAt >= 0) back.push(inEntry({ from: familyAt, to: familyAt + own.length }, cited.text));
+    if (name && familyAt >= 0)
+      back.push(inEntry({ from: familyAt, to: familyAt + own.length }, cited.text));
   }
-  if (edits.length > 0) choices.push({ label: `${edits.map(({ insert }) => insert).join(", ")}, in the text`, edits });
+  if (edits.length > 0)
+    choices.push({ label: `${edits.map(({ insert }) => insert).join(", ")}, in the text`, edits });
   if (back.length > 0 && back.length === edits.length) {
-    choices.push({ label: `${back.map(({ insert }) => insert).join(", ")}, in the entry`, edits: back });
+    choices.push({
+      label: `${back.map(({ insert }) => insert).join(", ")}, in the entry`,
+      edits: back,
+    });
   }
   return choices;
 }
 
 /** A letter behind the year that tells nothing, or that is wanting. */
-export const yearLetter: TextRule = (document) => {
+export const yearLetter: TextRule = (cited) => {
   const found: CitedFinding[] = [];
-  for (const { item, tied, place } of itemsOf(document)) {
+  for (const { item, tied, place } of itemsOf(cited)) {
     const isLetter = tied.tie === "near" && tied.differs === "letter";
     if ((tied.tie !== "ambiguous" && !isLetter) || !item.year) continue;
-    const suffixes = tied.candidates.map((one) => document.references[one]?.entry.year?.suffix ?? "");
+    const suffixes = tied.candidates.map((one) => cited.references[one]?.entry.year?.suffix ?? "");
     const { year } = item;
     const shown = shownWork(item);
     const reason = isLetter
@@ -196,16 +227,18 @@ export const yearLetter: TextRule = (document) => {
 };
 
 /** Entries that nothing cites. */
-export const neverCited: TextRule = (document) => {
-  const { citations, lists, references } = document;
+export const neverCited: TextRule = (cited) => {
+  const { citations, lists, references } = cited;
   if (citations.length === 0) return [];
-  const cited = new Set(
-    citations.flatMap(({ items }) => items.flatMap(({ tied }) => [tied.reference ?? -1, ...tied.candidates])),
+  const used = new Set(
+    citations.flatMap(({ items }) =>
+      items.flatMap(({ tied }) => [tied.reference ?? -1, ...tied.candidates]),
+    ),
   );
   return references.flatMap(({ place, list, entry }, at) => {
     // Lists for further reading are not cited.
-    if (cited.has(at) || /further|select/iu.test(lists[list]?.title ?? "")) return [];
-    const names = document.index.namesOf(at);
+    if (used.has(at) || /further|select/iu.test(lists[list]?.title ?? "")) return [];
+    const names = cited.index.namesOf(at);
     const to = place.from + (entry.authors?.to ?? Math.min(entry.text.length, 40));
     return [
       {

@@ -14,7 +14,10 @@ const ITEM = new RegExp(
   "u",
 );
 /** Years that go on for the names before. */
-const YEARS_ONLY = new RegExp(`^\\s*(${DATE})((?:,? (?:and )?${DATE})*)(?:([,:] ?)(${PINPOINT}))?\\s*$`, "u");
+const YEARS_ONLY = new RegExp(
+  `^\\s*(${DATE})((?:,? (?:and )?${DATE})*)(?:([,:] ?)(${PINPOINT}))?\\s*$`,
+  "u",
+);
 const SECOND_HAND = /,? (?:as cited in|cited in|quoted in|qtd\. in) /u;
 const EACH_DATE = new RegExp(DATE, "gu");
 
@@ -33,7 +36,14 @@ export function authorDateCitations(text: string, isFamily: (name: string) => bo
       const { names, etAl } = named.read;
       const items = narrative.map((item, at) => ({ ...item, names, etAl, isContinued: at > 0 }));
       const whole = text.slice(named.from, to);
-      citations.push({ kind: "narrative", from: named.from, to, text: whole, items, isPlain: named.isPlain });
+      citations.push({
+        kind: "narrative",
+        from: named.from,
+        to,
+        text: whole,
+        items,
+        isPlain: named.isPlain,
+      });
       continue;
     }
     const items = bracketed(text, from + 1, inner);
@@ -53,7 +63,17 @@ function yearsOnly(text: string, open: number, inner: string): CitationItem[] | 
     const own = second ? part.slice(0, second.index) : part;
     const found = YEARS_ONLY.exec(own);
     if (!found) return null;
-    items.push(...datedItems(text, at, own, { names: [], etAl: null, abbreviation: null, prefix: "" }, found[1] ?? "", found[2] ?? "", found[4]));
+    items.push(
+      ...datedItems(
+        text,
+        at,
+        own,
+        { names: [], etAl: null, abbreviation: null, prefix: "" },
+        found[1] ?? "",
+        found[2] ?? "",
+        found[4],
+      ),
+    );
     at += part.length + 1;
   }
   return items;
@@ -74,10 +94,28 @@ function bracketed(text: string, start: number, inner: string): CitationItem[] {
       const from = at + skipped + (found[1]?.length ?? 0);
       const read = citedNames(text, { from, to: from + (found[2]?.length ?? 0) });
       const prefix = `${second ? "as cited in " : ""}${found[1] ?? ""}`.trim();
-      items.push(...datedItems(text, at + skipped, own, { ...read, abbreviation: found[3] ?? null, prefix }, found[5] ?? "", found[6] ?? "", found[8]));
+      items.push(
+        ...datedItems(
+          text,
+          at + skipped,
+          own,
+          { ...read, abbreviation: found[3] ?? null, prefix },
+          found[5] ?? "",
+          found[6] ?? "",
+          found[8],
+        ),
+      );
     } else if (only && last) {
       const { names, etAl, abbreviation } = last;
-      const made = datedItems(text, at + skipped, own, { names, etAl, abbreviation, prefix: "" }, only[1] ?? "", only[2] ?? "", only[4]);
+      const made = datedItems(
+        text,
+        at + skipped,
+        own,
+        { names, etAl, abbreviation, prefix: "" },
+        only[1] ?? "",
+        only[2] ?? "",
+        only[4],
+      );
       items.push(...made.map((item) => ({ ...item, isContinued: true })));
     }
     at += part.length + 1;
@@ -99,7 +137,8 @@ function datedItems(
   const firstAt = text.indexOf(first, Math.max(named.names.at(-1)?.to ?? at, named.etAl?.to ?? at));
   const dates = [{ from: firstAt, text: first }];
   let from = firstAt + first.length;
-  for (const found of more.matchAll(EACH_DATE)) dates.push({ from: from + found.index, text: found[0] });
+  for (const found of more.matchAll(EACH_DATE))
+    dates.push({ from: from + found.index, text: found[0] });
   from += more.length;
   const pin = pinpoint?.trim();
   const pinAt = pin ? text.indexOf(pin, from) : -1;
@@ -146,17 +185,30 @@ function namesBefore(
     from += opener[0].length;
     whole = whole.slice(opener[0].length);
   }
-  if (!whole || !/^(?:\p{Lu}|(?:van|von|de|der|den|del|della|di|da|du|la|le|ten|ter|al|el|d[’'])[ ’'-])/u.test(whole)) return null;
+  if (
+    !whole ||
+    !/^(?:\p{Lu}|(?:van|von|de|der|den|del|della|di|da|du|la|le|ten|ter|al|el|d[’'])[ ’'-])/u.test(
+      whole,
+    )
+  )
+    return null;
   const read = (at: number) => citedNames(text, { from: at, to: from + whole.length });
   // Among the stretches that end here, the longest whose first name is in the list.
-  const starts = [0, ...[...whole.matchAll(/(?:, (?:and |& )?| and | & | )(?=[\p{L}’'])/gu)].map((one) => one.index + one[0].length)];
+  const starts = [
+    0,
+    ...[...whole.matchAll(/(?:, (?:and |& )?| and | & | )(?=[\p{L}’'])/gu)].map(
+      (one) => one.index + one[0].length,
+    ),
+  ];
   for (const at of starts) {
     const names = read(from + at);
     const [first] = names.names;
     if (first && isFamily(first.text)) return { from: from + at, read: names, isPlain: true };
   }
   const names = read(from);
-  const isPlain = names.etAl !== null || (names.names.length > 1 && names.names.every((name) => !name.text.includes(" ")));
+  const isPlain =
+    names.etAl !== null ||
+    (names.names.length > 1 && names.names.every((name) => !name.text.includes(" ")));
   return { from, read: names, isPlain };
 }
 

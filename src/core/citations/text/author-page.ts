@@ -1,9 +1,10 @@
-import type { Citation, CitationItem } from "./citation.ts";
 import { NO_NAME } from "./author-date.ts";
+import type { Citation, CitationItem } from "./citation.ts";
 import { CITED_NAMES, citedNames } from "./cited-names.ts";
 
 const BRACKETS = /\(([^()]{2,300})\)/gu;
-const PAGE = "(?:pp?\\. ?|pg\\. ?)?(?:[ivxlc]+|\\d+(?:[–-]\\d+)?)(?:, (?:[ivxlc]+|\\d+(?:[–-]\\d+)?))*(?: n\\d*)?";
+const PAGE =
+  "(?:pp?\\. ?|pg\\. ?)?(?:[ivxlc]+|\\d+(?:[–-]\\d+)?)(?:, (?:[ivxlc]+|\\d+(?:[–-]\\d+)?))*(?: n\\d*)?";
 const ITEM = new RegExp(
   `^\\s*((?:see(?: also)?|qtd\\. in|quoted in|cf\\.|e\\.g\\.,?|and|also) )*(${CITED_NAMES})(?:, ([“"][^”"]+[”"]|[\\p{Lu}][^\\d“”;]*?))?(?:(,? )(${PAGE}))?\\s*$`,
   "u",
@@ -24,8 +25,9 @@ export function authorPageCitations(text: string, isFamily: (name: string) => bo
     }
     const isTied = items.some(({ names }) => isFamily(names[0]?.text ?? ""));
     if (items.length === 0 || (!isWhole && !isTied)) continue;
-    const isPlain = items.some(({ names, etAl, pinpoint }) =>
-      Boolean(pinpoint) && (etAl !== null || names.every((name) => !name.text.includes(" "))),
+    const isPlain = items.some(
+      ({ names, etAl, pinpoint }) =>
+        Boolean(pinpoint) && (etAl !== null || names.every((name) => !name.text.includes(" "))),
     );
     if (!isTied && !isPlain) continue;
     const to = found.index + found[0].length;
@@ -48,7 +50,8 @@ function readItem(
   if (NO_NAME.test(read.names[0]?.text ?? "")) return null;
   // Behind a comma a title follows, for more than two names are shortened.
   const comma = /^([^,]+), (?!and |& |et al|Jr|Sr)(.+)$/u.exec(names);
-  const inTitle = comma && isFamily(comma[1]?.split(/ (?:and|&) /u)[0] ?? "") ? (comma[2] ?? "") : null;
+  const inTitle =
+    comma && isFamily(comma[1]?.split(/ (?:and|&) /u)[0] ?? "") ? (comma[2] ?? "") : null;
   if (inTitle !== null && !/, (?:and|&) /u.test(names)) {
     read = citedNames(text, { from, to: from + (comma?.[1]?.length ?? 0) });
   }

@@ -28,7 +28,14 @@ export interface CitationItem extends Range {
   isContinued: boolean;
 }
 
-export type CitationKind = "parenthetical" | "narrative" | "numeric" | "page" | "note" | "short-note" | "ibid";
+export type CitationKind =
+  | "parenthetical"
+  | "narrative"
+  | "numeric"
+  | "page"
+  | "note"
+  | "short-note"
+  | "ibid";
 
 /** A citation in the text. Offsets are in the text of its block. */
 export interface Citation extends Range {

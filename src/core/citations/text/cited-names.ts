@@ -1,7 +1,8 @@
 import type { Range } from "../../manuscript/model.ts";
 import type { CitedName } from "./citation.ts";
 
-const PARTICLE = "(?:van|von|vom|der|den|de|del|della|di|da|das|dos|du|la|le|ten|ter|el|al|bin|zu|zur|af|av|y)";
+const PARTICLE =
+  "(?:van|von|vom|der|den|de|del|della|di|da|das|dos|du|la|le|ten|ter|el|al|bin|zu|zur|af|av|y)";
 const TIED = "(?:d[’']|al-|el-|l[’'])";
 const WORD = "\\p{Lu}[\\p{L}\\p{M}’'-]*";
 /** A family name with the particles before it, or a group's name in a few words. */
@@ -20,12 +21,16 @@ const ET_AL_AT_END = new RegExp(`,?\\s${ET_AL}$`, "u");
 const INITIALS = /^((?:\p{Lu}\.[ -]?)+)(?=\p{L})/u;
 
 /** The names of a stretch of a citation; offsets in the text it lies in. */
-export function citedNames(text: string, { from, to }: Range): { names: CitedName[]; etAl: Range | null } {
+export function citedNames(
+  text: string,
+  { from, to }: Range,
+): { names: CitedName[]; etAl: Range | null } {
   let end = to;
   let etAl: Range | null = null;
   const found = ET_AL_AT_END.exec(text.slice(from, to));
   if (found) {
-    const at = from + found.index + found[0].search(/\S/u) + (found[0].trimStart().startsWith(",") ? 1 : 0);
+    const at =
+      from + found.index + found[0].search(/\S/u) + (found[0].trimStart().startsWith(",") ? 1 : 0);
     etAl = { from: at + (text[at] === " " ? 1 : 0), to };
     end = from + found.index;
   }

@@ -48,11 +48,21 @@ function readPart(text: string, at: number, part: string, index: ReferenceIndex)
     prefix: "",
     isContinued: false,
   };
-  return { kind: isFull ? "note" : "short-note", from, to, text: whole, items: [item], isPlain: true };
+  return {
+    kind: isFull ? "note" : "short-note",
+    from,
+    to,
+    text: whole,
+    items: [item],
+    isPlain: true,
+  };
 }
 
 /** The entry whose author and title a note names. */
-function knownIn(whole: string, index: ReferenceIndex): { name: string; place: number; title: string | null } | null {
+function knownIn(
+  whole: string,
+  index: ReferenceIndex,
+): { name: string; place: number; title: string | null } | null {
   const plain = folded(whole);
   let best: { name: string; place: number; title: string | null; words: number } | null = null;
   for (const [at, entry] of index.entries.entries()) {

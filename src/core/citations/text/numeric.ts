@@ -7,11 +7,13 @@ export interface NumericShape {
   brackets: "square" | "round" | "superscript";
 }
 
-const SQUARE = /\[(\d{1,4}(?:\s?[–,;-]\s?\d{1,4})*(?:,? (?:pp?\.|ch\.|sec\.|fig\.|Fig\.|Sec\.|eq\.|Ch\.) ?[^\]]{1,40})?)\](?:\s?[–,-]\s?\[(?:\d{1,4}(?:,? (?:pp?\.|ch\.|sec\.) ?[^\]]{1,40})?)\])*/gu;
+const SQUARE =
+  /\[(\d{1,4}(?:\s?[–,;-]\s?\d{1,4})*(?:,? (?:pp?\.|ch\.|sec\.|fig\.|Fig\.|Sec\.|eq\.|Ch\.) ?[^\]]{1,40})?)\](?:\s?[–,-]\s?\[(?:\d{1,4}(?:,? (?:pp?\.|ch\.|sec\.) ?[^\]]{1,40})?)\])*/gu;
 const ROUND = /\((\d{1,3}(?:\s?[–,;-]\s?\d{1,3})*(?:,? (?:pp?\.) ?[^)]{1,30})?)\)/gu;
 const RAISED = /[⁰¹²³⁴⁵⁶⁷⁸⁹]+(?:[,⁻–-]\s?[⁰¹²³⁴⁵⁶⁷⁸⁹]+)*/gu;
 /** Numbers behind a word's mark, as superscripts become in plain text. */
-const GLUED = /(?<=\p{Ll}[.,;:)”’]?|\p{Lu}{2,}[.,;:)]?)(?<![\d.]\p{L}?)(\d{1,3}(?:[,–-]\d{1,3})*)(?=[\s.,;:)]|$)/gu;
+const GLUED =
+  /(?<=\p{Ll}[.,;:)”’]?|\p{Lu}{2,}[.,;:)]?)(?<![\d.]\p{L}?)(\d{1,3}(?:[,–-]\d{1,3})*)(?=[\s.,;:)]|$)/gu;
 const NUMBER = /(\d{1,4})(?:\s?\]?\s?[–-]\s?\[?\s?(\d{1,4}))?/gu;
 const PINPOINT = /,? ((?:pp?\.|ch\.|sec\.|fig\.|eq\.) ?[^\]),]*)/iu;
 /** A range of numbers longer than this is no range of entries. */
@@ -26,7 +28,8 @@ export function numericCitations(
 ): Citation[] {
   const { brackets } = style.inText;
   const citations: Citation[] = [];
-  const patterns = brackets === "superscript" ? [SQUARE] : brackets?.[0] === "[" ? [SQUARE] : [SQUARE, ROUND];
+  const patterns =
+    brackets === "superscript" ? [SQUARE] : brackets?.[0] === "[" ? [SQUARE] : [SQUARE, ROUND];
   for (const pattern of patterns) {
     for (const found of text.matchAll(pattern)) {
       const citation = read(text, found.index, found.index + found[0].length);
@@ -56,10 +59,16 @@ export function numericCitations(
   return citations.sort((a, b) => a.from - b.from);
 }
 
-function isEnumeration(text: string, found: RegExpExecArray, pattern: RegExp, entries: number): boolean {
+function isEnumeration(
+  text: string,
+  found: RegExpExecArray,
+  pattern: RegExp,
+  entries: number,
+): boolean {
   if (pattern !== ROUND) return false;
   const first = Number(/\d+/u.exec(found[0])?.[0]);
-  if (first > entries) return !/\p{L}\s?$/u.test(text.slice(0, found.index)) || first > entries * 2 + 5;
+  if (first > entries)
+    return !/\p{L}\s?$/u.test(text.slice(0, found.index)) || first > entries * 2 + 5;
   const before = text.slice(0, found.index).trimEnd();
   return before === "" || /(?:[:;]|\band|\bor|\bEq\.|\bequation|\bFig\.|\bsection)$/iu.test(before);
 }
@@ -87,7 +96,13 @@ function read(text: string, from: number, to: number): Citation | null {
         year: null,
         number,
         title: null,
-        pinpoint: isNext ? { from: from + end + pin[0].indexOf(pin[1] ?? ""), to: from + end + pin[0].length, text: pin[1] ?? "" } : null,
+        pinpoint: isNext
+          ? {
+              from: from + end + pin[0].indexOf(pin[1] ?? ""),
+              to: from + end + pin[0].length,
+              text: pin[1] ?? "",
+            }
+          : null,
         prefix: "",
         isContinued: false,
       });

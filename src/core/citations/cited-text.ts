@@ -13,7 +13,8 @@ import { numericCitations } from "./text/numeric.ts";
 import { ReferenceIndex, type Tied } from "./tying.ts";
 
 /** A block as it is read for citations. */
-export interface ReadableBlock extends Pick<Block, "kind" | "level" | "story" | "section" | "marker"> {
+export interface ReadableBlock
+  extends Pick<Block, "kind" | "level" | "story" | "section" | "marker"> {
   text: string;
   /** Offsets in the block's text. */
   spans: readonly Pick<Span, "kind" | "from" | "to">[];
@@ -53,6 +54,8 @@ export interface CitedDocument {
   blocks: readonly ReadableBlock[];
   /** Whether a word written with a small letter is an English word. */
   isWord(word: string): boolean;
+  /** The year in which it is read. */
+  thisYear: number;
 }
 
 /** What a document is read by. */
@@ -62,6 +65,7 @@ export interface CitedSettings {
   /** Puts a publisher's own rules on top of a style. */
   adapt?: (style: CitationStyle) => CitationStyle;
   isWord(word: string): boolean;
+  thisYear: number;
 }
 
 /** Guessed where nothing tells. */
@@ -79,12 +83,14 @@ export class CitationCache {
 /** Reads the lists and the citations of a document and ties them. */
 export function readCitedDocument(
   blocks: readonly ReadableBlock[],
-  { style: chosen, adapt = (style) => style, isWord }: CitedSettings,
+  { style: chosen, adapt = (style) => style, isWord, thisYear }: CitedSettings,
   cache = new CitationCache(),
 ): CitedDocument {
   const textOf = (block: number) => blocks[block]?.text ?? "";
   const lists = findLists(blocks, textOf);
-  const entryTexts = lists.flatMap(({ entries }) => entries.map((place) => plainLine(textOf(place.block).slice(place.from, place.to))));
+  const entryTexts = lists.flatMap(({ entries }) =>
+    entries.map((place) => plainLine(textOf(place.block).slice(place.from, place.to))),
+  );
   const guess = entryTexts.length > 0 ? guessStyle(entryTexts) : null;
   const style = adapt(styleOf(chosen ?? guess?.id ?? FALLBACK));
   const references = lists.flatMap(({ entries }, list) =>
@@ -96,10 +102,45 @@ export function readCitedDocument(
   );
   const index = new ReferenceIndex(references.map(({ entry }) => entry));
   const citations = readCitations(blocks, lists, references, index, style, cache);
-  return { style, guess, lists, references, citations, index, blocks, isWord };
+  return { style, guess, lists, references, citations, index, blocks, isWord, thisYear };
 }
 
-function read(text: string, italics: readonly Range[], style: CitationStyle, cache: CitationCache): Entry {
+/** A list by itself, each entry a block of its own, as a document without citations. */
+export function documentOfEntries(
+  entries: readonly Entry[],
+  italics: readonly (readonly Range[])[],
+  style: CitationStyle,
+  { isWord, thisYear }: Pick<CitedSettings, "isWord" | "thisYear">,
+): CitedDocument {
+  const references = entries.map(
+    (entry, block): Reference => ({
+      place: { block, from: 0, to: entry.text.length },
+      list: 0,
+      entry,
+      italics: italics[block] ?? [],
+    }),
+  );
+  const lists = [{ heading: null, title: "", entries: references.map(({ place }) => place) }];
+  const index = new ReferenceIndex(entries);
+  return {
+    style,
+    guess: null,
+    lists,
+    references,
+    citations: [],
+    index,
+    blocks: [],
+    isWord,
+    thisYear,
+  };
+}
+
+function read(
+  text: string,
+  italics: readonly Range[],
+  style: CitationStyle,
+  cache: CitationCache,
+): Entry {
   const key = `${style.id} ${italics.map(({ from, to }) => `${from}-${to}`).join()} ${text}`;
   const known = cache.entries.get(key);
   if (known) return known;
@@ -117,7 +158,10 @@ function italicsOf(block: ReadableBlock | undefined, place: EntryPlace): Range[]
   if (!block) return [];
   return block.spans
     .filter(({ kind, from, to }) => kind === "emphasis" && from < place.to && to > place.from)
-    .map(({ from, to }) => ({ from: Math.max(0, from - place.from), to: Math.min(to, place.to) - place.from }));
+    .map(({ from, to }) => ({
+      from: Math.max(0, from - place.from),
+      to: Math.min(to, place.to) - place.from,
+    }));
 }
 
 function readCitations(
@@ -131,11 +175,16 @@ function readCitations(
   const signature = `${style.id} ${references.map(({ entry }) => (entry.authors?.names[0]?.family ?? entry.authors?.names[0]?.literal ?? "") + (entry.number?.text ?? "")).join("|")}`;
   if (cache.signature !== signature) cache.citations.clear();
   cache.signature = signature;
-  const inList = new Set(lists.flatMap(({ entries, heading }) => [...entries.map(({ block }) => block), heading ?? -1]));
+  const inList = new Set(
+    lists.flatMap(({ entries, heading }) => [...entries.map(({ block }) => block), heading ?? -1]),
+  );
   const found: { block: number; citation: Citation }[] = [];
   for (const [block, one] of blocks.entries()) {
     if (inList.has(block) || one.kind === "code" || one.text.length < 3) continue;
-    const key = `${one.story === "note" ? "n" : ""}${one.spans.filter(({ kind }) => kind === "superscript").map(({ from, to }) => `${from}-${to}`).join()} ${one.text}`;
+    const key = `${one.story === "note" ? "n" : ""}${one.spans
+      .filter(({ kind }) => kind === "superscript")
+      .map(({ from, to }) => `${from}-${to}`)
+      .join()} ${one.text}`;
     let citations = cache.citations.get(key);
     if (!citations) {
       citations = citationsIn(one, style, index);
@@ -151,7 +200,11 @@ function readCitations(
   }));
 }
 
-function citationsIn(block: ReadableBlock, style: CitationStyle, index: ReferenceIndex): readonly Citation[] {
+function citationsIn(
+  block: ReadableBlock,
+  style: CitationStyle,
+  index: ReferenceIndex,
+): readonly Citation[] {
   const { text } = block;
   const isFamily = (name: string) => index.isFirst(name);
   switch (style.inText.system) {
@@ -174,7 +227,12 @@ function isNoteLine(text: string): boolean {
   return /^\s*(?:\[?\^?\d{1,3}\]?[.:]?\s+)(?=\p{Lu}|Ibid|“)/u.test(text) && text.length < 600;
 }
 
-function tieOf(item: CitationItem, citation: Citation, index: ReferenceIndex, style: CitationStyle): Tied {
+function tieOf(
+  item: CitationItem,
+  citation: Citation,
+  index: ReferenceIndex,
+  style: CitationStyle,
+): Tied {
   if (index.size === 0) return NO_TIE;
   if (citation.kind === "ibid") return NO_TIE;
   if (item.number !== null) return index.numbered(item.number);
