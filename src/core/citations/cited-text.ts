@@ -72,37 +72,72 @@ export interface CitedSettings {
 const FALLBACK: StyleId = "apa-7";
 const NO_TIE: Tied = { tie: "none", reference: null, likely: null, candidates: [], differs: null };
 
-/** What has been read of texts, kept through edits: a block or an entry that is as before costs nothing. */
+/** The lists of a document as they were last read. */
+interface ReadLists {
+  /** The texts and italics of all entries, by which the next reading is told to be the same. */
+  key: string;
+  guess: StyleGuess | null;
+  style: CitationStyle;
+  references: readonly Reference[];
+  index: ReferenceIndex;
+}
+
+/** What has been read of texts, kept through edits: a block or a list that is as before costs nothing. */
 export class CitationCache {
-  readonly entries = new Map<string, Entry>();
   readonly citations = new Map<string, readonly Citation[]>();
-  /** What the citations were read by; others void them. */
-  signature = "";
+  lists: ReadLists | null = null;
+  /** Ties to the lists as they were last read. */
+  ties = new WeakMap<CitationItem, Tied>();
 }
 
 /** Reads the lists and the citations of a document and ties them. */
 export function readCitedDocument(
   blocks: readonly ReadableBlock[],
-  { style: chosen, adapt = (style) => style, isWord, thisYear }: CitedSettings,
+  settings: CitedSettings,
   cache = new CitationCache(),
 ): CitedDocument {
-  const textOf = (block: number) => blocks[block]?.text ?? "";
-  const lists = findLists(blocks, textOf);
-  const entryTexts = lists.flatMap(({ entries }) =>
-    entries.map((place) => plainLine(textOf(place.block).slice(place.from, place.to))),
+  const lists = findLists(blocks, (block) => blocks[block]?.text ?? "");
+  const { guess, style, references, index } = readLists(blocks, lists, settings, cache);
+  const citations = readCitations(blocks, lists, index, style, cache);
+  const { isWord, thisYear } = settings;
+  return { style, guess, lists, references, citations, index, blocks, isWord, thisYear };
+}
+
+/** The entries of all lists; those read before where nothing of them is another. */
+function readLists(
+  blocks: readonly ReadableBlock[],
+  lists: readonly FoundList[],
+  { style: chosen, adapt = (style) => style }: CitedSettings,
+  cache: CitationCache,
+): ReadLists {
+  const places = lists.flatMap(({ entries }, list) =>
+    entries.map((place) => {
+      const block = blocks[place.block];
+      const text = plainLine((block?.text ?? "").slice(place.from, place.to));
+      return { place, list, text, italics: italicsOf(block, place) };
+    }),
   );
-  const guess = entryTexts.length > 0 ? guessStyle(entryTexts) : null;
+  const key = places
+    .map(({ list, place: { block, from }, text, italics }) =>
+      [list, block, from, text, ...italics.map((one) => `${one.from}-${one.to}`)].join(" "),
+    )
+    .join("\n");
+  if (cache.lists?.key === key) return cache.lists;
+  const guess = places.length > 0 ? guessStyle(places.map(({ text }) => text)) : null;
   const style = adapt(styleOf(chosen ?? guess?.id ?? FALLBACK));
-  const references = lists.flatMap(({ entries }, list) =>
-    entries.map((place): Reference => {
-      const italics = italicsOf(blocks[place.block], place);
-      const text = plainLine(textOf(place.block).slice(place.from, place.to));
-      return { place, list, italics, entry: read(text, italics, style, cache) };
+  const references = places.map(
+    ({ place, list, text, italics }): Reference => ({
+      place,
+      list,
+      italics,
+      entry: readEntry(text, style, italics),
     }),
   );
   const index = new ReferenceIndex(references.map(({ entry }) => entry));
-  const citations = readCitations(blocks, lists, references, index, style, cache);
-  return { style, guess, lists, references, citations, index, blocks, isWord, thisYear };
+  cache.citations.clear();
+  cache.ties = new WeakMap();
+  cache.lists = { key, guess, style, references, index };
+  return cache.lists;
 }
 
 /** A list by itself, each entry a block of its own, as a document without citations. */
@@ -135,20 +170,6 @@ export function documentOfEntries(
   };
 }
 
-function read(
-  text: string,
-  italics: readonly Range[],
-  style: CitationStyle,
-  cache: CitationCache,
-): Entry {
-  const key = `${style.id} ${italics.map(({ from, to }) => `${from}-${to}`).join()} ${text}`;
-  const known = cache.entries.get(key);
-  if (known) return known;
-  const entry = readEntry(text, style, italics);
-  cache.entries.set(key, entry);
-  return entry;
-}
-
 /** Line breaks within an entry are spaces, one for one, so that places stay. */
 function plainLine(text: string): string {
   return text.replaceAll(/[\n\u2028\t\u00a0]/g, " ");
@@ -167,14 +188,10 @@ function italicsOf(block: ReadableBlock | undefined, place: EntryPlace): Range[]
 function readCitations(
   blocks: readonly ReadableBlock[],
   lists: readonly FoundList[],
-  references: readonly Reference[],
   index: ReferenceIndex,
   style: CitationStyle,
   cache: CitationCache,
 ): PlacedCitation[] {
-  const signature = `${style.id} ${references.map(({ entry }) => (entry.authors?.names[0]?.family ?? entry.authors?.names[0]?.literal ?? "") + (entry.number?.text ?? "")).join("|")}`;
-  if (cache.signature !== signature) cache.citations.clear();
-  cache.signature = signature;
   const inList = new Set(
     lists.flatMap(({ entries, heading }) => [...entries.map(({ block }) => block), heading ?? -1]),
   );
@@ -192,11 +209,20 @@ function readCitations(
     }
     for (const citation of citations) found.push({ block, citation });
   }
-  for (const { citation } of found) for (const item of citation.items) index.learn(item);
+  let learned = false;
+  for (const { citation } of found) {
+    for (const item of citation.items) learned = index.learn(item) || learned;
+  }
+  if (learned) cache.ties = new WeakMap();
+  const tied = (item: CitationItem, citation: Citation): Tied => {
+    const known = cache.ties.get(item) ?? tieOf(item, citation, index, style);
+    cache.ties.set(item, known);
+    return known;
+  };
   return found.map(({ block, citation }) => ({
     block,
     citation,
-    items: citation.items.map((item) => ({ item, tied: tieOf(item, citation, index, style) })),
+    items: citation.items.map((item) => ({ item, tied: tied(item, citation) })),
   }));
 }
 

@@ -11,8 +11,21 @@ const PLAIN: Readonly<Record<string, string>> = {
   ð: "d",
 };
 
+/** Names folded lately; the same few hundred are compared again and again. */
+const FOLDED = new Map<string, string>();
+const KEPT = 20_000;
+
 /** A name without marks, case, spaces, hyphens and apostrophes, for comparing. */
 export function folded(text: string): string {
+  const known = FOLDED.get(text);
+  if (known !== undefined) return known;
+  if (FOLDED.size >= KEPT) FOLDED.clear();
+  const made = fold(text);
+  FOLDED.set(text, made);
+  return made;
+}
+
+function fold(text: string): string {
   return text
     .normalize("NFKD")
     .toLowerCase()

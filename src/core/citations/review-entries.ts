@@ -36,29 +36,29 @@ export function reviewEntries(reviewed: ReviewedEntries): RuledFinding[][] {
   );
 }
 
-const CONTEXTS = new WeakMap<CitedDocument, readonly EntryContext[]>();
+/** What each rule finds in the entries of a list; one that is as before is not looked at again. */
+const FOUND = new WeakMap<CitedDocument["references"], Map<EntryRule, PlacedFinding[]>>();
+
+interface PlacedFinding {
+  reference: number;
+  finding: EntryFinding;
+}
 
 /** What one rule finds in the entries of a document. */
-export function entryFindings(
-  cited: CitedDocument,
-  find: EntryRule,
-): { reference: number; finding: EntryFinding }[] {
-  let contexts = CONTEXTS.get(cited);
-  if (!contexts) {
-    const { references, style, isWord, thisYear } = cited;
-    contexts = contextsOf({
-      entries: references.map(({ entry }) => entry),
-      italics: references.map(({ italics }) => italics),
-      style,
-      isWord,
-      thisYear,
-    });
-    CONTEXTS.set(cited, contexts);
-  }
-  const all = contexts;
-  return cited.references.flatMap(({ entry }, reference) =>
-    found(entry, all[reference], find).map((finding) => ({ reference, finding })),
+export function entryFindings(cited: CitedDocument, find: EntryRule): readonly PlacedFinding[] {
+  const { references, style, isWord, thisYear } = cited;
+  const known = FOUND.get(references) ?? new Map<EntryRule, PlacedFinding[]>();
+  FOUND.set(references, known);
+  const before = known.get(find);
+  if (before) return before;
+  const entries = references.map(({ entry }) => entry);
+  const italics = references.map((one) => one.italics);
+  const contexts = contextsOf({ entries, italics, style, isWord, thisYear });
+  const made = references.flatMap(({ entry }, reference) =>
+    found(entry, contexts[reference], find).map((finding) => ({ reference, finding })),
   );
+  known.set(find, made);
+  return made;
 }
 
 /** Where a part is missing the rest is hardly read right. */

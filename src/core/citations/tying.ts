@@ -95,11 +95,12 @@ export class ReferenceIndex {
     return this.entries.length;
   }
 
-  /** Remembers what a group is shortened to, as its first citation says. */
-  learn(item: CitationItem): void {
-    const [name] = item.names;
-    if (item.abbreviation && name)
-      this.abbreviations.set(folded(item.abbreviation), folded(name.text));
+  /** Remembers what a group is shortened to, as its first citation says; tells whether that is new. */
+  learn({ abbreviation, names }: CitationItem): boolean {
+    const [name] = names;
+    if (!abbreviation || !name || this.abbreviations.has(folded(abbreviation))) return false;
+    this.abbreviations.set(folded(abbreviation), folded(name.text));
+    return true;
   }
 
   /** Whether an entry begins with a name, or nearly does. */

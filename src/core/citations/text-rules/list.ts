@@ -155,17 +155,28 @@ function heads({ place, entry }: Reference): { from: number; to: number } {
   return { from: place.from, to: Math.min(place.to, Math.max(to, place.from + 1)) };
 }
 
+/** What is found of lists alone, kept for as long as they are as they were. */
+function onceAList(find: TextRule): TextRule {
+  const known = new WeakMap<CitedDocument["references"], CitedFinding[]>();
+  return (cited) => {
+    const found = known.get(cited.references) ?? find(cited);
+    known.set(cited.references, found);
+    return found;
+  };
+}
+
 /** Entries out of order. */
-export const listOrder: TextRule = (cited) =>
+export const listOrder: TextRule = onceAList((cited) =>
   misplacedEntries(cited).flatMap(({ reference, reason }): CitedFinding[] => {
     const found = cited.references[reference];
     return found
       ? [{ block: found.place.block, ...heads(found), reason, choices: [], reference }]
       : [];
-  });
+  }),
+);
 
 /** Two entries of one work. */
-export const duplicateEntry: TextRule = (cited) => {
+export const duplicateEntry: TextRule = onceAList((cited) => {
   const seen = new Map<string, number>();
   const found: CitedFinding[] = [];
   for (const [at, reference] of cited.references.entries()) {
@@ -197,4 +208,4 @@ export const duplicateEntry: TextRule = (cited) => {
     });
   }
   return found;
-};
+});

@@ -10,8 +10,17 @@ interface Placed extends CitedItem {
   place: PlacedCitation;
 }
 
-function* itemsOf({ citations }: CitedDocument): Generator<Placed> {
-  for (const place of citations) for (const one of place.items) yield { ...one, place };
+const ITEMS = new WeakMap<CitedDocument, readonly Placed[]>();
+
+/** All cited works of a document with their places, in reading order. */
+function itemsOf(cited: CitedDocument): readonly Placed[] {
+  const known =
+    ITEMS.get(cited) ??
+    cited.citations.flatMap((place) =>
+      place.items.map(({ item, tied }) => ({ item, tied, place })),
+    );
+  ITEMS.set(cited, known);
+  return known;
 }
 
 /** How a work is named in sentences about it. */
