@@ -1,7 +1,6 @@
 import type { StyleId } from "../../src/core/citations/styles/style.ts";
+import { type CslItem, plainText, processorFor } from "../../test/support/csl.ts";
 import { seeded } from "../../test/support/random.ts";
-import type { CslItem } from "./records.ts";
-import { plainText, processorFor } from "./set.ts";
 
 /** A work cited in an article, and the number of its entry. */
 export interface TrueCitation {

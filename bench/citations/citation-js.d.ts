@@ -1,7 +1,7 @@
 declare module "@citation-js/core" {
   export class Cite {
     constructor(data: string);
-    data: import("./records.ts").CslItem[];
+    data: import("../../test/support/csl.ts").CslItem[];
   }
   export const plugins: {
     config: { get(name: string): { parse: Record<string, unknown> } };

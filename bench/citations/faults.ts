@@ -1,6 +1,6 @@
 import type { StyleId } from "../../src/core/citations/styles/style.ts";
 import { styleOf } from "../../src/core/citations/styles/styles.ts";
-import type { SetEntry } from "./set.ts";
+import type { SetEntry } from "../../test/support/csl.ts";
 
 /** Puts one fault into a right entry; null where it has no place for it. */
 type Fault = (entry: SetEntry, id: StyleId) => string | null;

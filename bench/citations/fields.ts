@@ -2,8 +2,9 @@ import type { Entry } from "../../src/core/citations/entry.ts";
 import { readEntry } from "../../src/core/citations/read-entry.ts";
 import { STYLE_IDS, type StyleId } from "../../src/core/citations/styles/style.ts";
 import { styleOf } from "../../src/core/citations/styles/styles.ts";
-import { type CslItem, realRecords } from "./records.ts";
-import { type SetEntry, setEntries } from "./set.ts";
+import type { CslItem, SetEntry } from "../../test/support/csl.ts";
+import { realRecords } from "./records.ts";
+import { setEntries } from "./set.ts";
 
 const PARTS = ["authors", "year", "title", "container", "numbers", "doi"] as const;
 type Part = (typeof PARTS)[number];

@@ -3,44 +3,11 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from "node:f
 import path from "node:path";
 import { Cite, plugins } from "@citation-js/core";
 import "@citation-js/plugin-bibtex";
-
-/** A work as the processor takes it: the fields of CSL-JSON, version 1.0. */
-export interface CslItem {
-  id: string;
-  type: string;
-  title?: string;
-  author?: CslName[];
-  editor?: CslName[];
-  issued?: { "date-parts"?: number[][] };
-  "container-title"?: string;
-  volume?: string;
-  issue?: string;
-  page?: string;
-  publisher?: string;
-  "publisher-place"?: string;
-  edition?: string | number;
-  DOI?: string;
-  URL?: string;
-  language?: string;
-  [field: string]: unknown;
-}
-
-export interface CslName {
-  family?: string;
-  given?: string;
-  literal?: string;
-  "non-dropping-particle"?: string;
-  "dropping-particle"?: string;
-  suffix?: string;
-}
+import type { CslItem } from "../../test/support/csl.ts";
 
 const CACHE = path.resolve(".cache/records");
-/** Debian packages with the records (`texlive-bibtex-extra`, LPPL and public domain), the styles and their words (CC BY-SA 3.0). */
-const PACKAGES = [
-  "texlive-bibtex-extra",
-  "citation-style-language-styles",
-  "citation-style-language-locales",
-];
+/** A Debian package with bibliographies (LPPL and public domain). */
+const PACKAGE = "texlive-bibtex-extra";
 /** Bibliographies of real works, and how many records of each are taken. */
 const FILES: Record<string, number> = {
   "biblatex/biblatex/biblatex-examples.bib": 100,
@@ -57,12 +24,12 @@ const FILES: Record<string, number> = {
   "jurabib/jbtest.bib": 20,
 };
 
-/** The folder the packages are unpacked into; they are downloaded when first asked for. */
+/** The folder the package is unpacked into; it is downloaded when first asked for. */
 export function recordsFolder(): string {
   const unpacked = path.join(CACHE, "usr");
   if (!existsSync(unpacked)) {
     mkdirSync(CACHE, { recursive: true });
-    execFileSync("apt-get", ["download", ...PACKAGES], { cwd: CACHE, stdio: "pipe" });
+    execFileSync("apt-get", ["download", PACKAGE], { cwd: CACHE, stdio: "pipe" });
     for (const file of readdirSync(CACHE).filter((name) => name.endsWith(".deb"))) {
       execFileSync("dpkg", ["-x", file, "."], { cwd: CACHE });
       rmSync(path.join(CACHE, file));

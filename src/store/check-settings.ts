@@ -10,7 +10,7 @@ import type { ShelfRecord } from "./shelf.ts";
 
 /** What a document is checked by: its own switches, and the layers it is read under. */
 export function checkSettings(
-  { variety, kind, off, appetites, subjects, leave, reader, forms }: ShelfRecord,
+  { variety, kind, off, appetites, subjects, leave, reader, forms, citationStyle }: ShelfRecord,
   layers: Layers,
 ): CheckSettings {
   return {
@@ -24,6 +24,7 @@ export function checkSettings(
     leave,
     reader,
     forms,
+    citationStyle,
     subjects,
     words: knownWords(layers, subjects),
     soundRules: layeredSoundRules(layers),

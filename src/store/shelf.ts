@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { APPETITES, PASSES } from "../core/checks/card.ts";
 import { LEAVES } from "../core/checks/leave.ts";
+import { STYLE_IDS } from "../core/citations/styles/style.ts";
 import { handSchema, NO_HAND } from "../core/house/sheet.ts";
 import { FORMATS, KINDS, VARIETIES } from "../core/manuscript/model.ts";
 import { dropLedgerDatabase, originalsDatabase, shelfDatabase } from "./databases.ts";
@@ -52,6 +53,8 @@ export const shelfRecordSchema = z.object({
   forms: z.record(z.string(), z.string()).default({}),
   /** Houses it follows, beside the style that holds for every document; the first is heard first. */
   houses: z.array(z.string()).default([]),
+  /** The style its citations follow; null for the one that its list tells. */
+  citationStyle: z.enum(STYLE_IDS).nullable().default(null),
   /** The document that it is the next version of; null for none. */
   revises: z.string().nullable().default(null),
   /** What was changed by hand on its style sheet. */

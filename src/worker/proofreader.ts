@@ -31,6 +31,7 @@ import {
 } from "../core/formats/document.ts";
 import { FormatProblem } from "../core/formats/problem.ts";
 import { type AbbreviationRow, gatherAbbreviations } from "../core/gathered/abbreviations.ts";
+import { type CitationTable, gatherCitations } from "../core/gathered/citations.ts";
 import { gatherQuantities, type KindRow } from "../core/gathered/quantities.ts";
 import { type GatheredTerms, gatherTerms } from "../core/gathered/terms.ts";
 import type { LearnedDocument } from "../core/house/learn.ts";
@@ -75,6 +76,7 @@ export interface GatheredTables {
   abbreviations: AbbreviationRow[];
   quantities: KindRow[];
   terms: GatheredTerms;
+  citations: CitationTable;
 }
 
 /** A report, and which text it is of. */
@@ -387,18 +389,27 @@ export class Proofreader {
     return running && marks.map((mark) => running.engine.choices(mark));
   }
 
-  /** The abbreviations, quantities or terms of the document; null where nothing was checked. */
+  /** The entry that a mark of the citations pass speaks of; null where it speaks of none. */
+  entryOf(mark: Mark): string | null {
+    const reference = this.running?.engine.referenceOf(mark) ?? null;
+    if (reference === null) return null;
+    return this.running?.engine.cited.references[reference]?.entry.text ?? null;
+  }
+
+  /** The abbreviations, quantities, terms or citations of the document; null where nothing was checked. */
   gathered<K extends keyof GatheredTables>(
     what: K,
     apart: readonly string[],
   ): { revision: number; table: GatheredTables[K] } | null {
     const { running } = this;
     if (!running) return null;
-    const source = running.engine.gathering();
+    const { engine } = running;
+    const source = engine.gathering();
     const tables: { [Name in keyof GatheredTables]: () => GatheredTables[Name] } = {
       abbreviations: () => gatherAbbreviations(source),
       quantities: () => gatherQuantities(source),
       terms: () => gatherTerms(source, new Set(apart)),
+      citations: () => gatherCitations(engine.cited, (block) => engine.blockRange(block).from),
     };
     return { revision: running.revision, table: tables[what]() };
   }

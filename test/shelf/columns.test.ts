@@ -32,6 +32,7 @@ const record = (id: string, run: Partial<NonNullable<ShelfRecord["run"]>> | null
   subjects: [],
   forms: {},
   houses: [],
+  citationStyle: null,
   revises: null,
   sheet: { added: [], hidden: [], notes: {} },
   leave: {},

@@ -99,8 +99,26 @@ export function readCitedDocument(
   const lists = findLists(blocks, (block) => blocks[block]?.text ?? "");
   const { guess, style, references, index } = readLists(blocks, lists, settings, cache);
   const citations = readCitations(blocks, lists, index, style, cache);
-  const { isWord, thisYear } = settings;
+  const { isWord } = settings;
+  const thisYear = Math.max(settings.thisYear, yearOfText(blocks, lists));
   return { style, guess, lists, references, citations, index, blocks, isWord, thisYear };
+}
+
+/** So often a year is named by a text that is set in it. */
+const OFTEN = 3;
+
+/** The latest year that a text names often, outside its lists: a plan or a story may be set in years to come. */
+function yearOfText(blocks: readonly ReadableBlock[], lists: readonly FoundList[]): number {
+  const inList = new Set(lists.flatMap(({ entries }) => entries.map(({ block }) => block)));
+  const counts = new Map<string, number>();
+  for (const [block, { text }] of blocks.entries()) {
+    if (inList.has(block)) continue;
+    for (const [year] of text.matchAll(/\b20[2-9]\d\b/gu)) {
+      counts.set(year, (counts.get(year) ?? 0) + 1);
+    }
+  }
+  const often = [...counts].filter(([, count]) => count >= OFTEN).map(([year]) => Number(year));
+  return Math.max(0, ...often);
 }
 
 /** The entries of all lists; those read before where nothing of them is another. */

@@ -24,6 +24,8 @@ const BEHIND =
   /^\s*(?:(?:\d+|[A-Z])\.?\s+)?(?:appendix|appendices|acknowledge?ments?|notes?|annex|tables?|figures?|index|about the authors?|author contributions|funding|supplementary|glossary|abbreviations)\b[^.]{0,60}$/iu;
 /** So many blocks in a row are a list by their shape. */
 const BY_SHAPE = 4;
+/** Of what speaks for any style, so much must speak for one. */
+const SHARE = 0.2;
 const ENTRY_START =
   /^\s*(?:\[\d{1,4}\]|\d{1,3}\.\s|[—–-]{3}|\p{Lu}[\p{L}’'-]*|(?:van|von|de|der|den|del|la|le|di|da|al-|d[’'])[\s\p{Lu}])/u;
 
@@ -135,5 +137,8 @@ function looksLikeEntry(text: string): boolean {
   if (text.length < 30 || text.length > 700 || !ENTRY_START.test(text)) return false;
   if (!/\b(?:1[4-9]|20)\d\d[a-z]?\b/u.test(text)) return false;
   const guess = guessStyle([text.replaceAll(/\s+/g, " ")]);
-  return guess !== null && guess.evidence.length >= 2 && guess.share >= 0.2;
+  if (!guess || guess.share < SHARE) return false;
+  return (
+    guess.evidence.length > 1 || /^(?:\p{Lu}[\p{L}’'-]+, \p{Lu}\.|[^.]{3,80}\. \()/u.test(text)
+  );
 }

@@ -128,7 +128,7 @@ const CLUES: readonly Clue[] = [
   {
     says: "places before publishers",
     pattern:
-      /(?<!\d[a-z]?\))[.)\]]\s(?:\p{Lu}[\p{L}.’'-]*,?\s?(?:\/\s|&\s)?){1,6}:\s\p{Lu}[^:()\d]*?[.;,](?:\s(?:1[4-9]|20)\d\d\b[^:]*)?(?=\s*$|\s(?:Retrieved|https?:|doi|Available))/u,
+      /(?<!\d{4}[a-z]?\))[.)\]]\s(?:\p{Lu}[\p{L}.’'-]*,?\s?(?:\/\s|&\s)?){1,6}:\s\p{Lu}[^:()\d]*?[.;,](?:\s(?:1[4-9]|20)\d\d\b[^:]*)?(?=\s*$|\s(?:Retrieved|https?:|doi|Available))/u,
     weights: {
       "apa-6": 2.5,
       "apa-7": -0.5,

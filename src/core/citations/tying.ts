@@ -115,6 +115,12 @@ export class ReferenceIndex {
     return this.known[index]?.names ?? [];
   }
 
+  /** An entry by its names and its year, as sentences about it name it. */
+  shown(index: number): string {
+    const entry = this.entries[index];
+    return entry ? shownEntry(entry, this.namesOf(index)) : "";
+  }
+
   /** The entry of a number. */
   numbered(number: number): Tied {
     const reference = this.byNumber.get(number) ?? null;
@@ -239,6 +245,16 @@ export class ReferenceIndex {
       if (key.length > 3) this.byFirst.set(key, [...(this.byFirst.get(key) ?? []), one]);
     }
   }
+}
+
+/** How an entry is named in sentences about it. */
+function shownEntry(entry: Entry, names: readonly EntryName[]): string {
+  const [first, second] = names;
+  const title = entry.fields.title?.text ?? entry.text;
+  const one = first?.family ?? first?.literal ?? title.slice(0, 30);
+  const two = second?.family ?? second?.literal;
+  const all = names.length > 2 ? `${one} et al.` : two ? `${one} and ${two}` : one;
+  return entry.year ? `${all}, ${entry.year.text}${entry.year.suffix}` : all;
 }
 
 function initialsOf(literal: string | undefined): string {

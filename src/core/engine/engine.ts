@@ -315,6 +315,17 @@ export class Engine {
     return this.findings.flatMap((findings) => [...findings.formCounts()]);
   }
 
+  /** The entry that a mark of the citations pass speaks of, by its number. */
+  referenceOf({
+    rule,
+    block,
+    from,
+    to,
+  }: Pick<Mark, "rule" | "block" | "from" | "to">): number | null {
+    const cited = this.findings.find(({ check }) => check.id === rule);
+    return cited instanceof CitedFindings ? cited.referenceAt(block, from, to) : null;
+  }
+
   /** The citations and lists as the text stands. */
   get cited(): CitedDocument {
     return this.citing.cited;

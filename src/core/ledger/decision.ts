@@ -21,7 +21,7 @@ export const ACTS = ["correct", "stet", "query", "word", "edit", "setting", "und
 /**
  * What decides which marks there are, and can be turned: the variety, the kind of copy, the reader, how much of a
  * check is wanted here or in every document, a kind of unknown word, a subject list, a listed word, the
- * form chosen for a group of forms, the houses that are followed.
+ * form chosen for a group of forms, the houses that are followed, the style of citations.
  */
 export const SETTINGS = [
   "variety",
@@ -34,6 +34,7 @@ export const SETTINGS = [
   "listed",
   "form",
   "houses",
+  "citations",
 ] as const;
 
 const settingValueSchema = z.union([z.string(), z.boolean()]).nullable();

@@ -2,6 +2,8 @@ import type { Appetite, Pass, Weight } from "../checks/card.ts";
 import { cardById } from "../checks/cards.ts";
 import { EACH_SECTION, EXPLAINED_IN } from "../checks/check.ts";
 import { LEAVE_KINDS } from "../checks/leave.ts";
+import { STYLE_IDS } from "../citations/styles/style.ts";
+import { styleOf } from "../citations/styles/styles.ts";
 import type { HouseStyle } from "../house/style.ts";
 import { SUBJECTS } from "../house/subjects.ts";
 import type { Act, Setting } from "../ledger/decision.ts";
@@ -137,6 +139,10 @@ export function settingLine({ name, of = "", after }: Setting): string {
       const where = name === "appetite" ? "" : ", in every document";
       const how = after === null ? "as the house has it" : (labels[value] ?? value);
       return `${cardById(of)?.title ?? of}: ${how}${where}`;
+    }
+    case "citations": {
+      const style = STYLE_IDS.find((id) => id === after);
+      return `Citations: ${style ? styleOf(style).name : "the style that the list tells"}`;
     }
     case "houses":
       return after === null || after === ""

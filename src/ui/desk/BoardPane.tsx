@@ -50,6 +50,8 @@ export function BoardPane({ session, which, onClose }: BoardPaneProps) {
         onClose();
         session.walk.showRange(range, of);
       },
+      corrections: (place) => session.deciding.correctionsAt(place),
+      correct: (place, choice) => void session.deciding.correctOne(place, choice),
       setReader: (reader) => void session.settings.setReader(reader),
       setScope: (parts) => void session.readings.refresh(parts),
       places: (query) => session.readings.places(query),

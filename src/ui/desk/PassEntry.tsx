@@ -3,6 +3,7 @@ import { APPETITES, type Appetite, type Pass } from "../../core/checks/card.ts";
 import { CARDS } from "../../core/checks/cards.ts";
 import { APPETITE_LABELS, PASS_LABELS } from "../../core/report/words.ts";
 import { figure } from "../parts/words.ts";
+import { CitationStyle } from "./CitationStyle.tsx";
 import { checksOff } from "./checks-off.ts";
 import { Switch } from "./Switch.tsx";
 import type { DeskSession } from "./session.ts";
@@ -50,6 +51,7 @@ export function PassEntry({ pass, session }: PassProps) {
           <RunControls session={session} />
         </div>
       ) : null}
+      {walked && pass === "citations" ? <CitationStyle session={session} /> : null}
       {walked ? <PassChecks pass={pass} session={session} /> : null}
     </>
   );

@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from "react";
 import { cardById } from "../../core/checks/cards.ts";
 import { Key } from "../parts/Key.tsx";
 import { count } from "../parts/words.ts";
+import { CitedPair } from "./CitedPair.tsx";
 import type { DeskCommands } from "./commands.ts";
 import { Explanation } from "./Explanation.tsx";
 import { Meanings } from "./Meanings.tsx";
@@ -38,12 +39,47 @@ export function Slip({ session, commands, asking }: SlipProps) {
       <p className="flex items-baseline gap-3">
         <span className="grow">{reasonOf(subject, Math.max(0, twins - 1), session)}</span>
       </p>
+      <EntryBeside subject={subject} session={session} />
       <Choices session={session} />
       <Meanings state={state} />
       <Acts subject={subject} twins={twins} session={session} commands={commands} />
     </div>
   );
 }
+
+/** The entry that a citation may mean, beneath the citation. */
+function EntryBeside({
+  subject,
+  session,
+}: {
+  subject: Exclude<Subject, null>;
+  session: DeskSession;
+}) {
+  const [entry, setEntry] = useState<string | null>(null);
+  const place = subject.kind === "mark" ? subject.place : null;
+  const isTie = place !== null && TIES.has(place.mark.rule);
+  useEffect(() => {
+    let current = true;
+    setEntry(null);
+    if (isTie && place) {
+      void session.deciding.entryOf(place.mark).then((found) => {
+        if (current) setEntry(found);
+      });
+    }
+    return () => {
+      current = false;
+    };
+  }, [isTie, place, session]);
+  return entry && place ? <CitedPair cited={place.mark.text} entry={entry} /> : null;
+}
+
+/** Checks whose slip shows the entry beside the citation. */
+const TIES = new Set([
+  "citations/no-entry",
+  "citations/near-name",
+  "citations/near-year",
+  "citations/year-letter",
+]);
 
 /** The corrections, numbered; the one shown in the line is outlined. */
 function Choices({ session }: { session: DeskSession }) {

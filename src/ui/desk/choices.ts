@@ -17,17 +17,9 @@ export async function choicesFor(
   worker: ProofreaderLink,
   subject: Exclude<Subject, null>,
   settings: Pick<CheckSettings, "variety" | "soundRules">,
+  startOf: BlockStart,
 ): Promise<PlacedChoice[]> {
-  if (subject.kind === "mark") {
-    const { mark, from } = subject.place;
-    const [choices = []] = await choicesOf(worker, [mark]);
-    return choices.map(({ label, variant, edits, note }) => ({
-      label,
-      variant,
-      note,
-      edits: moveEdits(edits, from - mark.from),
-    }));
-  }
+  if (subject.kind === "mark") return choicesAt(worker, subject.place, startOf);
   const { word, from, to } = subject.word;
   const host = {
     fetchEntry,
@@ -48,6 +40,31 @@ export async function choicesFor(
   }));
 }
 
+/** Where a block begins in the document. */
+type BlockStart = (block: number) => number;
+
+/** The choices for a mark at its place. */
+export async function choicesAt(
+  worker: ProofreaderLink,
+  place: PlacedMark,
+  startOf: BlockStart,
+): Promise<PlacedChoice[]> {
+  const [choices = []] = await choicesOf(worker, [place.mark]);
+  return choices.map((choice) => {
+    const { label, variant, note } = choice;
+    return { label, variant, note, edits: placedEdits(choice, place, startOf) };
+  });
+}
+
+/** The edits of a choice in the document; those of another block are that block's. */
+function placedEdits(
+  { edits, block }: MarkChoice,
+  { from, mark }: PlacedMark,
+  startOf: BlockStart,
+): Edit[] {
+  return moveEdits(edits, block === undefined ? from - mark.from : startOf(block));
+}
+
 /** Throws WorkerGone when the worker was started anew meanwhile and has checked nothing. */
 async function choicesOf(worker: ProofreaderLink, marks: Mark[]): Promise<MarkChoice[][]> {
   const choices = await worker.choices(marks);
@@ -60,6 +77,7 @@ export async function correctionsOf(
   worker: ProofreaderLink,
   places: readonly PlacedMark[],
   variant: string,
+  startOf: BlockStart,
 ): Promise<{ edits: Edit[]; marks: PlacedMark[] }> {
   const choices = await choicesOf(
     worker,
@@ -70,10 +88,14 @@ export async function correctionsOf(
   for (const [index, place] of places.entries()) {
     const choice = choices[index]?.find((one) => one.variant === variant);
     if (!choice) continue;
-    edits.push(...moveEdits(choice.edits, place.from - place.mark.from));
+    for (const edit of placedEdits(choice, place, startOf)) {
+      // An entry that several places are about is mended once.
+      const isMade = edits.some((one) => one.from === edit.from && one.to === edit.to);
+      if (!isMade) edits.push(edit);
+    }
     marks.push(place);
   }
-  return { edits, marks };
+  return { edits: edits.sort((a, b) => a.from - b.from), marks };
 }
 
 /** A mark as a decision remembers it. */

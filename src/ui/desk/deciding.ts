@@ -1,15 +1,16 @@
 import { cardById } from "../../core/checks/cards.ts";
+import type { Mark } from "../../core/engine/mark.ts";
 import type { Decision, Draft, Setting } from "../../core/ledger/decision.ts";
 import { lastRedoable, lastUndoable, undo } from "../../core/ledger/ledger.ts";
 import { follow, placeOf, track } from "../../core/ledger/tracking.ts";
 import { mapPosition } from "../../core/manuscript/edits.ts";
 import type { Edit, Range } from "../../core/manuscript/model.ts";
-import { anchorOf, correctionsOf } from "./choices.ts";
+import { anchorOf, choicesAt, correctionsOf } from "./choices.ts";
 import type { DeskCore } from "./desk-core.ts";
 import type { Decided } from "./keeper.ts";
 import { effectName, saidOf } from "./notices.ts";
 import type { PlacedMark } from "./reported.ts";
-import type { Subject } from "./state.ts";
+import type { PlacedChoice, Subject } from "./state.ts";
 import { outcomeOf } from "./subject.ts";
 import type { Typing } from "./typing.ts";
 import type { Walk } from "./walk.ts";
@@ -67,10 +68,33 @@ export class Deciding {
     await this.act(() => ({ act: "correct", scope: "here", marks, edits: choice.edits }));
   }
 
+  /** The corrections of a mark that no slip is open on; null while the worker can't tell them. */
+  async correctionsAt(place: PlacedMark): Promise<readonly PlacedChoice[] | null> {
+    try {
+      return await choicesAt(this.core.worker, place, (block) => this.core.copy.startOf(block));
+    } catch (error) {
+      void this.core.checking.afterFailure(error);
+      return null;
+    }
+  }
+
+  /** The entry that a mark of the citations pass speaks of. */
+  async entryOf(mark: Mark): Promise<string | null> {
+    return this.core.worker.entryOf(mark).catch(() => null);
+  }
+
+  /** Makes a choice at a place that no slip is open on. */
+  async correctOne(place: PlacedMark, { edits }: PlacedChoice): Promise<void> {
+    const marks = [anchorOf(place)];
+    await this.act(() => ({ act: "correct", scope: "here", marks, edits }));
+  }
+
   /** Brings each of the marks to one variant, where it has that to offer. */
   async correctAt(places: readonly PlacedMark[], variant: string): Promise<void> {
     await this.act(async () => {
-      const { edits, marks } = await correctionsOf(this.core.worker, places, variant);
+      const { edits, marks } = await correctionsOf(this.core.worker, places, variant, (block) =>
+        this.core.copy.startOf(block),
+      );
       if (marks.length === 0) return null;
       const scope = marks.length > 1 ? "everywhere" : "here";
       return { act: "correct", scope, marks: marks.map(anchorOf), edits };

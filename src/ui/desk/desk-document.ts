@@ -206,6 +206,11 @@ export class DeskDocument {
       .map(({ decision, from, to }) => ({ from, to, text: decision.note ?? "" }));
   }
 
+  /** Where a block begins in the text. */
+  startOf(block: number): number {
+    return this.layout.blocks[block]?.from ?? 0;
+  }
+
   /** Numbers of the blocks a decision is about, after it was made. */
   blocksOf({ marks, edits }: Decision): number[] {
     const places = [...marks, ...edits].map(({ from, to }) => ({ from, to, insert: "" }));

@@ -3,6 +3,7 @@ import { cardById } from "../../core/checks/cards.ts";
 import { EACH_SECTION, EXPLAINED_IN } from "../../core/checks/check.ts";
 import { appetiteFor } from "../../core/checks/kinds.ts";
 import type { Leave } from "../../core/checks/leave.ts";
+import type { StyleId } from "../../core/citations/styles/style.ts";
 import { findReplacements } from "../../core/house/replacements.ts";
 import type { Draft, Setting } from "../../core/ledger/decision.ts";
 import type { Edit, Kind, Variety } from "../../core/manuscript/model.ts";
@@ -127,6 +128,11 @@ export class DocumentSettings {
   /** Takes the document for another kind of copy. */
   async setKind(kind: Kind): Promise<void> {
     await this.turn({ name: "kind" }, kind);
+  }
+
+  /** Has citations and lists read by a style; null for the one that the list tells. */
+  async setCitationStyle(style: StyleId | null): Promise<void> {
+    await this.turn({ name: "citations" }, style);
   }
 
   /** Has the document read under these houses, the first heard first. */

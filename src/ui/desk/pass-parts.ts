@@ -36,6 +36,17 @@ export async function loadSettling(): Promise<{ default: Board["Screen"] }> {
 
 /** How the text reads, which is asked for from every pass. */
 export const READINGS: Board = { title: "How it reads", Screen: lazy(loadReadings) };
+/** Fetches the board of the citations pass likewise. */
+export async function loadCitations(): Promise<{ default: Board["Screen"] }> {
+  try {
+    return { default: (await import("./boards/citations/CitationsBoard.tsx")).CitationsBoard };
+  } catch (error) {
+    console.error(error);
+    return { default: Unreachable };
+  }
+}
+
+const CITATIONS: Board = { title: "The list", Screen: lazy(loadCitations) };
 const SETTLING: Board = { title: "Settle", Screen: lazy(loadSettling) };
 const ALL_MARKS: Board = { title: "All marks", Screen: MarksBoard };
 
@@ -70,7 +81,7 @@ export const PASS_PARTS: Readonly<Record<Pass, PassParts>> = {
       "What this pass can’t judge: which of two forms was meant to differ. Look at the places before you change them all.",
   },
   citations: {
-    board: ALL_MARKS,
+    board: CITATIONS,
     done: "The citations pass is done",
     nothing: "The citations pass found every citation tied to its entry, and the list in order.",
     beyond:

@@ -1,5 +1,6 @@
 import { APPETITES, type Appetite } from "../../core/checks/card.ts";
 import { LEAVES } from "../../core/checks/leave.ts";
+import { STYLE_IDS } from "../../core/citations/styles/style.ts";
 import { HOUSE, type HouseStyle, PERSONAL } from "../../core/house/style.ts";
 import type { Setting } from "../../core/ledger/decision.ts";
 import { KINDS, VARIETIES } from "../../core/manuscript/model.ts";
@@ -37,6 +38,8 @@ export function recordWith(
       const { [of]: _own, ...others } = record.forms;
       return { forms: typeof value === "string" ? { ...others, [of]: value } : others };
     }
+    case "citations":
+      return { citationStyle: STYLE_IDS.find((one) => one === value) ?? null };
     case "houses":
       return { houses: typeof value === "string" && value !== "" ? value.split(" ") : [] };
     case "subject": {
@@ -90,6 +93,8 @@ export function settingValue(
       return record.leave[LEAVES.find((one) => one === of) ?? "names"] ?? null;
     case "form":
       return record.forms[of] ?? null;
+    case "citations":
+      return record.citationStyle;
     case "houses":
       return record.houses.length > 0 ? record.houses.join(" ") : null;
     case "subject":

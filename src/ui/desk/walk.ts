@@ -278,13 +278,13 @@ export class Walk {
 
   /** Shows the corrections of what the slip is about; keys decide once all of it has been drawn. */
   private async present(subject: Exclude<Subject, null>, drawn: Promise<void>): Promise<void> {
-    const choices = await choicesFor(this.core.worker, subject, this.core.settings()).catch(
-      (error: unknown) => {
-        this.unpresented = subject;
-        void this.core.checking.afterFailure(error);
-        return null;
-      },
-    );
+    const choices = await choicesFor(this.core.worker, subject, this.core.settings(), (block) =>
+      this.core.copy.startOf(block),
+    ).catch((error: unknown) => {
+      this.unpresented = subject;
+      void this.core.checking.afterFailure(error);
+      return null;
+    });
     if (this.core.state.subject !== subject || choices === null) return;
     // What is probably a name is not shown struck out.
     const first =

@@ -50,6 +50,7 @@ export async function takeIn(
     forms: {},
     houses: [],
     sheet: NO_HAND,
+    citationStyle: null,
     revises: null,
     leave: {},
     reader: null,

@@ -2,7 +2,6 @@ import type { CitedDocument, Reference } from "../cited-text.ts";
 import type { Entry } from "../entry.ts";
 import { folded } from "../fold.ts";
 import type { CitedFinding, TextRule } from "./rule.ts";
-import { shownEntry } from "./ties.ts";
 
 /** What an entry is sorted by: names one by one, then the year, then the title. */
 interface SortKey {
@@ -111,7 +110,7 @@ function reasonOf(
   before: number | null,
   keys: ReadonlyMap<number, SortKey>,
 ): string {
-  const shown = shownOf(cited, at);
+  const shown = cited.index.shown(at);
   if (before === null) return `“${shown}” belongs at the end of the list.`;
   const own = keys.get(at) ?? NO_KEY;
   const other = keys.get(before) ?? NO_KEY;
@@ -121,12 +120,18 @@ function reasonOf(
       : own.names.join() === other.names.join()
         ? ": the earlier year comes first"
         : "";
-  return `“${shown}” belongs before “${shownOf(cited, before)}”${why}.`;
+  return `“${shown}” belongs before “${cited.index.shown(before)}”${why}.`;
 }
 
-function shownOf({ references, index }: CitedDocument, at: number): string {
-  const entry = references[at]?.entry;
-  return entry ? shownEntry(entry, index.namesOf(at)) : "";
+/** The entry of the first list before which names would be sorted; null for the end. */
+export function compareEntries(cited: CitedDocument, names: string): number | null {
+  const { references } = cited;
+  if (cited.style.order !== "alphabetical") return null;
+  const own: SortKey = { names: [`${sortName(names)} `], year: "", title: "" };
+  const at = references.findIndex(
+    (reference, index) => reference.list === 0 && compare(own, keyOf(cited, index), false) < 0,
+  );
+  return at < 0 ? null : at;
 }
 
 /** The longest run of members that are in order (patience sorting, with the members before each). */
@@ -202,7 +207,7 @@ export const duplicateEntry: TextRule = onceAList((cited) => {
     found.push({
       block: place.block,
       ...heads(reference),
-      reason: `“${shownOf(cited, at)}” is in the list twice.`,
+      reason: `“${cited.index.shown(at)}” is in the list twice.`,
       choices: [],
       reference: at,
     });

@@ -1,5 +1,4 @@
 import type { CitedDocument, CitedItem, PlacedCitation } from "../cited-text.ts";
-import type { Entry } from "../entry.ts";
 import { folded } from "../fold.ts";
 import { NO_NAME } from "../text/author-date.ts";
 import type { CitationItem } from "../text/citation.ts";
@@ -30,22 +29,6 @@ export function shownWork(item: CitationItem): string {
     ? `${item.names[0]?.text} et al.`
     : item.names.map(({ text }) => text).join(" and ");
   return item.year ? `${names}, ${item.year.text}` : names;
-}
-
-/** How an entry is named in sentences about it. */
-export function shownEntry(
-  entry: Entry,
-  names: readonly { family?: string; literal?: string }[],
-): string {
-  const [first, second] = names;
-  const one =
-    first?.family ??
-    first?.literal ??
-    entry.fields.title?.text.slice(0, 30) ??
-    entry.text.slice(0, 30);
-  const two = second?.family ?? second?.literal;
-  const all = names.length > 2 ? `${one} et al.` : two ? `${one} and ${two}` : one;
-  return entry.year ? `${all}, ${entry.year.text}${entry.year.suffix}` : all;
 }
 
 function groupOf(item: CitationItem): string {
@@ -131,8 +114,7 @@ function nearRule(differences: readonly Difference[]): TextRule {
         continue;
       const reference = cited.references[tied.likely];
       if (!reference) continue;
-      const names = cited.index.namesOf(tied.likely);
-      const reason = `The nearest entry is “${shownEntry(reference.entry, names)}”: ${SAYS[tied.differs]}.`;
+      const reason = `The nearest entry is “${cited.index.shown(tied.likely)}”: ${SAYS[tied.differs]}.`;
       found.push({
         block: place.block,
         from: item.from,
@@ -247,14 +229,13 @@ export const neverCited: TextRule = (cited) => {
   return references.flatMap(({ place, list, entry }, at) => {
     // Lists for further reading are not cited.
     if (used.has(at) || /further|select/iu.test(lists[list]?.title ?? "")) return [];
-    const names = cited.index.namesOf(at);
     const to = place.from + (entry.authors?.to ?? Math.min(entry.text.length, 40));
     return [
       {
         block: place.block,
         from: place.from,
         to: Math.min(place.to, Math.max(to, place.from + 1)),
-        reason: `Nothing in the text cites “${shownEntry(entry, names)}”.`,
+        reason: `Nothing in the text cites “${cited.index.shown(at)}”.`,
         choices: [],
         reference: at,
       },

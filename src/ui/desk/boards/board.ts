@@ -11,6 +11,7 @@ import type { Scope } from "../../../core/readings/scope.ts";
 import type { GatheredTables } from "../../../worker/proofreader.ts";
 import type { PlacedMark } from "../reported.ts";
 import type { FormPlace } from "../settling.ts";
+import type { PlacedChoice } from "../state.ts";
 
 /** Where a board was left, so that it comes up there again. */
 export interface BoardMemory {
@@ -60,6 +61,10 @@ export interface BoardDeciding {
   setReader(reader: ReaderSetting): void;
   /** Has other parts of the document counted. */
   setScope(scope: Scope): void;
+  /** The corrections of a mark; null while they can't be told. */
+  corrections(place: PlacedMark): Promise<readonly PlacedChoice[] | null>;
+  /** Makes one of them. */
+  correct(place: PlacedMark, choice: PlacedChoice): void;
   /** The places behind a count. */
   places(query: PlaceQuery): Promise<readonly CountPlace[]>;
   /** The places of a group of forms beside one form; null while they can't be told. */
