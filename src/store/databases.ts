@@ -16,6 +16,7 @@ export const shelfDatabase = open("dry-run shelf");
 export const originalsDatabase = open("dry-run originals");
 export const houseDatabase = open("dry-run house");
 export const setsDatabase = open("dry-run sets");
+export const outsideDatabase = open("dry-run outside");
 
 const ledgers = new Map<string, LocalForage>();
 

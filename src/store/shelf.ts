@@ -7,6 +7,7 @@ import { FORMATS, KINDS, VARIETIES } from "../core/manuscript/model.ts";
 import { dropLedgerDatabase, originalsDatabase, shelfDatabase } from "./databases.ts";
 import { keep } from "./failure.ts";
 import { forgetDocument } from "./house.ts";
+import { forgetAnswers } from "./outside.ts";
 import { forgetAllTyped } from "./typing.ts";
 
 /** What the shelf shows of a document. */
@@ -113,5 +114,6 @@ export async function deleteDocument(id: string): Promise<void> {
   await originalsDatabase.removeItem(id);
   await dropLedgerDatabase(id);
   await forgetAllTyped(id);
+  await forgetAnswers(id);
   await forgetDocument(id);
 }

@@ -1,4 +1,5 @@
 import type { CitedDocument, PlacedCitation } from "../citations/cited-text.ts";
+import { type AskedWork, askedOf } from "../citations/outside/asking.ts";
 import type { StyleId } from "../citations/styles/style.ts";
 import { styleOf } from "../citations/styles/styles.ts";
 import { compareEntries, misplacedEntries } from "../citations/text-rules/list.ts";
@@ -23,6 +24,8 @@ export interface ListedEntry extends Range {
   italics: readonly Range[];
   /** Places that cite it, and those that nearly do. */
   uses: readonly UsePlace[];
+  /** What is asked of outside services about it; null where it has no title. */
+  asked: AskedWork | null;
   /** Why it is out of order, where it is. */
   misplaced: string | null;
 }
@@ -73,7 +76,7 @@ export function gatherCitations(
     style: style.id,
     styleName: style.name,
     guess: guess && { id: guess.id, name: styleOf(guess.id).name, evidence: guess.evidence },
-    entries: references.map(({ place, list, italics }, reference): ListedEntry => {
+    entries: references.map(({ place, list, italics, entry }, reference): ListedEntry => {
       const start = startOf(place.block);
       const from = start + place.from;
       return {
@@ -85,6 +88,7 @@ export function gatherCitations(
         shown: cited.index.shown(reference),
         italics: italics.map((one) => ({ from: from + one.from, to: from + one.to })),
         uses: uses[reference] ?? [],
+        asked: askedOf(entry, reference, cited.index),
         misplaced: reasons.get(reference) ?? null,
       };
     }),

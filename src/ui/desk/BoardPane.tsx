@@ -51,6 +51,7 @@ export function BoardPane({ session, which, onClose }: BoardPaneProps) {
         session.walk.showRange(range, of);
       },
       corrections: (place) => session.deciding.correctionsAt(place),
+      putIn: (edit, range) => void session.deciding.putIn(edit, range),
       correct: (place, choice) => void session.deciding.correctOne(place, choice),
       setReader: (reader) => void session.settings.setReader(reader),
       setScope: (parts) => void session.readings.refresh(parts),
@@ -81,7 +82,7 @@ export function BoardPane({ session, which, onClose }: BoardPaneProps) {
     readerSetting: record?.reader ?? reader.id ?? "",
   };
   const from = subject?.kind === "mark" ? subject.place : null;
-  const { groups, boardMemory: memory } = session;
+  const { groups, boardMemory: memory, outside } = session;
   return (
     <main className="absolute inset-0 z-10 grid min-h-0 grid-rows-[minmax(0,1fr)] border-r border-rule">
       <Suspense fallback={<p className="p-10 text-soft">Opening…</p>}>
@@ -95,6 +96,7 @@ export function BoardPane({ session, which, onClose }: BoardPaneProps) {
             from,
             pass,
             memory,
+            outside,
             ...about,
             ...kept,
           }}

@@ -89,6 +89,13 @@ export class Deciding {
     await this.act(() => ({ act: "correct", scope: "here", marks, edits }));
   }
 
+  /** Puts in an entry what a look-up has found. */
+  async putIn(edit: Edit, range: Range): Promise<void> {
+    const text = this.core.copy.text.slice(range.from, range.to);
+    const marks = [{ rule: "citations/look-up", text, ...range }];
+    await this.act(() => ({ act: "correct", scope: "here", marks, edits: [edit] }));
+  }
+
   /** Brings each of the marks to one variant, where it has that to offer. */
   async correctAt(places: readonly PlacedMark[], variant: string): Promise<void> {
     await this.act(async () => {

@@ -22,6 +22,7 @@ import { DocumentReadings } from "./document-readings.ts";
 import { DocumentSettings } from "./document-settings.ts";
 import type { GalleyFace } from "./galley-face.ts";
 import { HouseRules } from "./house-rules.ts";
+import { Outside } from "./outside.ts";
 import { ReadingAloud, type ReadingScope } from "./reading-aloud.ts";
 import { SettingEffects } from "./setting-effects.ts";
 import { Settling } from "./settling.ts";
@@ -41,6 +42,7 @@ export class DeskSession {
   readonly settings: DocumentSettings;
   readonly readings: DocumentReadings;
   readonly settling: Settling;
+  readonly outside: Outside;
   readonly house: HouseRules;
   readonly cleanUp: CleanUp;
   /** Where the board of a pass was left. */
@@ -64,6 +66,7 @@ export class DeskSession {
     this.settings = new DocumentSettings(core, this.walk, this.typing, this.deciding, effects);
     this.readings = new DocumentReadings(core);
     this.settling = new Settling(core, this.deciding);
+    this.outside = new Outside(core.id);
     this.house = new HouseRules(core, this.settings);
     this.cleanUp = new CleanUp(core, this.deciding);
     this.aloud = new ReadingAloud({

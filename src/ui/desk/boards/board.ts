@@ -4,11 +4,12 @@ import type { Group, Tables } from "../../../core/engine/mark.ts";
 import type { TextReadings } from "../../../core/engine/reading.ts";
 import type { Term } from "../../../core/gathered/terms.ts";
 import type { Decision } from "../../../core/ledger/decision.ts";
-import type { Block, Range } from "../../../core/manuscript/model.ts";
+import type { Block, Edit, Range } from "../../../core/manuscript/model.ts";
 import type { CountPlace, PlaceQuery } from "../../../core/readings/places.ts";
 import type { Bounds, Reader, ReaderSetting } from "../../../core/readings/readers.ts";
 import type { Scope } from "../../../core/readings/scope.ts";
 import type { GatheredTables } from "../../../worker/proofreader.ts";
+import type { Outside } from "../outside.ts";
 import type { PlacedMark } from "../reported.ts";
 import type { FormPlace } from "../settling.ts";
 import type { PlacedChoice } from "../state.ts";
@@ -43,6 +44,8 @@ export interface BoardReports {
   forms: Readonly<Record<string, string>>;
   /** Another tab does the writing. */
   reading: boolean;
+  /** What outside services answer about the document. */
+  outside: Outside;
   /** Kept while the desk is open, and written to by the board. */
   memory: BoardMemory;
 }
@@ -63,6 +66,8 @@ export interface BoardDeciding {
   setScope(scope: Scope): void;
   /** The corrections of a mark; null while they can't be told. */
   corrections(place: PlacedMark): Promise<readonly PlacedChoice[] | null>;
+  /** Puts something in an entry of the list that a look-up has found. */
+  putIn(edit: Edit, range: Range): void;
   /** Makes one of them. */
   correct(place: PlacedMark, choice: PlacedChoice): void;
   /** The places behind a count. */

@@ -2,10 +2,12 @@ import { useVirtualizer } from "@tanstack/react-virtual";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { sectionTitles } from "../../../../core/manuscript/sections.ts";
 import { count, figure } from "../../../parts/words.ts";
+import { BoardViews, viewAfter } from "../BoardViews.tsx";
 import type { BoardProps } from "../board.ts";
 import { useGathered } from "../settling/use-gathered.ts";
 import { useBoardKeys } from "../use-board-keys.ts";
 import { EntryRow } from "./EntryRow.tsx";
+import { LookUp } from "./LookUp.tsx";
 import {
   filteredRows,
   type ListFilter,
@@ -15,8 +17,14 @@ import {
   sortedList,
   troubles,
 } from "./list-rows.ts";
+import { Notices } from "./Notices.tsx";
 import { OpenStrip } from "./OpenStrip.tsx";
 import { useChoices } from "./use-choices.ts";
+import { useOutside } from "./use-outside.ts";
+
+/** What the board shows, and what each view is called. */
+const CITATION_VIEWS = { list: "The list", index: "Look-up", notices: "Notices" } as const;
+type CitationView = keyof typeof CITATION_VIEWS;
 
 /** Pixels of a row before it is measured. */
 const ROW = 64;
@@ -26,6 +34,11 @@ export function CitationsBoard(props: BoardProps) {
   const { reports, deciding } = props;
   const { text, open, blocks } = reports;
   const table = useGathered("citations", props);
+  // Another board may have been left in a view of its own.
+  const [view, setView] = useState<CitationView>(
+    reports.memory.view in CITATION_VIEWS ? (reports.memory.view as CitationView) : "list",
+  );
+  const outside = useOutside(reports.outside);
   const [filter, setFilter] = useState(NO_LIST_FILTER);
   const [key, setKey] = useState("");
   const all = useMemo(() => (table ? listRows(table, open, text) : []), [table, open, text]);
@@ -76,12 +89,18 @@ export function CitationsBoard(props: BoardProps) {
     go: see,
     stet: () => void stet(),
     own: new Map([
+      ["v", () => choose(viewAfter(CITATION_VIEWS, view))],
+      ["l", () => choose("index")],
       ["Enter", () => take(0)],
       ["PageDown", () => go(at + 1)],
       ["PageUp", () => go(at - 1)],
       ...Array.from({ length: 9 }, (_, index) => [String(index + 1), () => take(index)] as const),
     ]),
   });
+  const choose = (next: CitationView) => {
+    reports.memory.view = next;
+    setView(next);
+  };
   const openRows = all.filter(({ marks }) => marks.length > 0).length;
   return (
     <section aria-label="Citations" className="flex min-h-0 flex-col bg-sheet">
@@ -97,15 +116,45 @@ export function CitationsBoard(props: BoardProps) {
         ) : null}
         <Narrow filter={filter} rows={all} onChoose={setFilter} />
       </header>
+      <BoardViews
+        labels={CITATION_VIEWS}
+        view={view}
+        onChoose={choose}
+        counts={{ list: table ? figure(table.entries.length) : "" }}
+      />
+      {table && view === "index" ? (
+        <LookUp
+          table={table}
+          text={text}
+          outside={outside}
+          reading={reports.reading}
+          onPut={(edit, entry) =>
+            deciding.putIn(
+              { ...edit, from: edit.from + entry.from, to: edit.to + entry.from },
+              entry,
+            )
+          }
+        />
+      ) : null}
+      {table && view === "notices" ? (
+        <Notices
+          table={table}
+          text={text}
+          titles={titles}
+          blocks={blocks}
+          outside={outside}
+          onSee={(place) => deciding.goToRange(place, "citations")}
+        />
+      ) : null}
       {table === null ? <p className="grow px-8 py-8 text-soft">Reading the list…</p> : null}
-      {table && rows.length === 0 ? (
+      {table && view === "list" && rows.length === 0 ? (
         <p className="grow px-8 py-8 text-soft">
           {table.entries.length === 0
             ? "No list of references was found. One is told by its heading, such as “References”, or by entries at the end."
             : "Nothing in the list is like that."}
         </p>
       ) : null}
-      {rows.length > 0 ? (
+      {view === "list" && rows.length > 0 ? (
         <div ref={list} className="min-h-0 grow overflow-auto" data-testid="list">
           <ol className="relative" style={{ height: virtual.getTotalSize() }}>
             {virtual.getVirtualItems().map(({ index, start }) => {
@@ -133,7 +182,7 @@ export function CitationsBoard(props: BoardProps) {
           </ol>
         </div>
       ) : null}
-      {here ? (
+      {here && view === "list" ? (
         <OpenStrip
           row={here}
           mark={mark}
@@ -142,6 +191,7 @@ export function CitationsBoard(props: BoardProps) {
           at={rows.filter(({ marks }, index) => marks.length > 0 && index <= at).length}
           openRows={openRows}
           deciding={deciding}
+          onLookUp={() => choose("index")}
           onTake={take}
           onStet={() => void stet()}
           onSee={see}

@@ -22,6 +22,7 @@ interface OpenStripProps {
   onStet: () => void;
   onSee: () => void;
   onNext: () => void;
+  onLookUp: () => void;
   /** Copies the list in its right order. */
   onCopy: (() => void) | null;
 }
@@ -68,6 +69,7 @@ export function OpenStrip(props: OpenStripProps) {
       )}
       <div className="mt-2 flex flex-wrap gap-x-5 gap-y-1.5 text-soft">
         {mark ? <Act letter="S" label="stet" run={props.onStet} /> : null}
+        <Act letter="L" label="look it up" run={props.onLookUp} />
         <Act letter="B" label="see it in the text" run={props.onSee} />
         <Act letter="↓" label="next open" run={props.onNext} />
         <span>
