@@ -1,6 +1,7 @@
 import type { Edit, Range } from "../../manuscript/model.ts";
 import type { Entry, EntryName, TextField } from "../entry.ts";
 import { folded } from "../fold.ts";
+import type { CitationStyle } from "../styles/style.ts";
 import type { IndexedWork } from "./asking.ts";
 
 /** A field that an index has otherwise than an entry; offsets in the entry's text. */
@@ -27,6 +28,7 @@ export function differencesOf(
   entry: Entry,
   work: IndexedWork,
   names: readonly EntryName[],
+  style: CitationStyle,
 ): FieldDifference[] {
   const found: FieldDifference[] = [];
   const authors = authorDifference(entry, work, names);
@@ -46,12 +48,20 @@ export function differencesOf(
       field: name,
       written: own?.text ?? "",
       found: value,
-      edit: own ? replacing(own, value) : null,
+      edit: own ? replacing(own, value) : field === "doi" ? atTheEnd(entry, value, style) : null,
     });
   }
   const pages = pagesDifference(entry, work);
   if (pages) found.push(pages);
   return found;
+}
+
+/** A DOI behind everything else, as the style writes one. */
+function atTheEnd({ text }: Entry, doi: string, style: CitationStyle): Edit {
+  const end = text.trimEnd().length;
+  const lead = style.doi === "any" ? "https://doi.org/" : style.doi;
+  const stop = style.finalStop === "not-after-address" ? "" : ".";
+  return { from: end, to: end, insert: ` ${lead}${doi}${stop}` };
 }
 
 function replacing({ from, to }: Range, insert: string): Edit {

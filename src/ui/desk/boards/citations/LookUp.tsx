@@ -36,7 +36,7 @@ export function LookUp({ table, text, outside, reading, onPut }: LookUpProps) {
           differences: [],
         };
       const read = readEntry(text.slice(entry.from, entry.to), style);
-      const differences = differencesOf(read, work, read.authors?.names ?? []);
+      const differences = differencesOf(read, work, read.authors?.names ?? [], style);
       return { entry, state: "found" as const, differences };
     });
   }, [found, table, text]);

@@ -83,7 +83,9 @@ export function Notices({ table, text, titles, blocks, outside, onSee }: Notices
                 {notice.by}: <q className="font-book text-base text-ink">{notice.words}</q>
               </p>
             ) : null}
-            <p className="mt-0.5 text-[13px] text-soft">{usedLine(entry, text)}</p>
+            <p className="mt-0.5 text-[13px] text-soft">
+              {usedLine(entry, text)} {afterLine(table, notice)}
+            </p>
             <ul className="mt-1">
               {entry.uses.map((use) => (
                 <Statement
@@ -134,6 +136,14 @@ function usedLine({ uses }: ListedEntry, text: string): string {
       ? "and the text says nothing of the notice"
       : `and ${tells.length === 1 ? "one place" : `${tells.length} places`} may speak of the notice`;
   return `Cited ${uses.length === 1 ? "once" : `${uses.length} times`}, ${told}.`;
+}
+
+/** Whether the paper was written after the notice, as the years of its list tell. */
+function afterLine({ entries }: CitationTable, { date }: Notice): string {
+  const noticed = Number(date.slice(0, 4));
+  const latest = Math.max(...entries.map(({ asked }) => asked?.year ?? 0));
+  if (latest <= noticed) return "";
+  return `The text was written after the notice: its list has a work of ${latest}.`;
 }
 
 /** The sentence around a citation. */

@@ -1,0 +1,165 @@
+import assert from "node:assert/strict";
+import { after, describe, test } from "node:test";
+import type { Page } from "playwright-core";
+import {
+  axeFindings,
+  closeBrowser,
+  openText,
+  press,
+  rail,
+  slip,
+  textOf,
+  untilKept,
+  untilSettled,
+} from "../support/browser.ts";
+
+after(closeBrowser);
+
+const PAPER = `Soundings at Gannet Head
+
+Mud swallows the lead (Orrin & Vale, 2004), and the trench has worked well (Teesedale, 2019). The mole was lengthened (Penhale, 1982). The pilots knew it (Harkness et al., 1987).
+
+References
+
+Orrin, I., & Vale, T. (2004). Sounding lead and echo sounder on a soft bottom: a comparison. Proceedings of the Gannet Head Tide Observatory, 11, 40–52.
+
+Penhale, R. (1981). The lengthening of the outer mole. Harbour Trustees.
+
+Teesdale, M. (2019). Seven years of the sand trap at Port Carrow. Coastal Works Quarterly, 33(2), 118–131.
+`;
+
+async function openPaper(): Promise<Awaited<ReturnType<typeof openText>>> {
+  const opened = await openText(PAPER, "paper.txt");
+  await untilSettled(opened.page);
+  await rail(opened.page)
+    .getByRole("button", { name: /^Citations/ })
+    .click();
+  return opened;
+}
+
+const board = (page: Page) => page.getByRole("region", { name: "Citations", exact: true });
+
+describe("the citations pass", () => {
+  test("shows the entry beside the citation, and corrects either", async () => {
+    const { page, errors, close } = await openPaper();
+    await slip(page).getByText("The nearest entry is “Teesdale, 2019”").waitFor();
+    await page.getByTestId("pair").waitFor();
+    assert.match((await page.getByTestId("pair").textContent()) ?? "", /Teesdale, M\. \(2019\)/);
+    assert.deepEqual(await axeFindings(page), []);
+    await press(page, "1");
+    await untilKept(page);
+    assert.match(await textOf(page), /\(Teesdale, 2019\)/);
+    // The next: the year, mended in the entry, which is another paragraph.
+    await slip(page).getByText("The nearest entry is “Penhale, 1981”").waitFor();
+    await page.getByTestId("pair").waitFor();
+    await press(page, "2");
+    await untilKept(page);
+    assert.match(await textOf(page), /Penhale, R\. \(1982\)\./);
+    await press(page, "u");
+    await untilKept(page);
+    assert.match(await textOf(page), /Penhale, R\. \(1981\)\./);
+    assert.deepEqual(errors, []);
+    await close();
+  });
+
+  test("reads the list as an index, from which places are decided and gone to", async () => {
+    const { page, errors, close } = await openPaper();
+    await slip(page).waitFor();
+    await press(page, "b");
+    await board(page).getByText("4 citations, 3 entries, 3 open").waitFor();
+    await board(page).getByText("no entry", { exact: true }).waitFor();
+    assert.equal(await board(page).getByText("nearly tied").count(), 2);
+    assert.deepEqual(await axeFindings(page), []);
+    await page.getByLabel("Find a name or year").fill("penhale");
+    await board(page).getByText("cited once").waitFor();
+    assert.equal(await board(page).locator("[data-testid=list] li[data-index]").count(), 1);
+    await page.getByLabel("Find a name or year").fill("");
+    await page.getByLabel("Which entries").selectOption({ label: "No entry for a citation: 1" });
+    await board(page).getByText("No entry of the list is “Harkness et al., 1987”.").waitFor();
+    await page.getByLabel("Which entries").selectOption("");
+    await page.keyboard.press("Home");
+    await press(page, "ArrowDown");
+    await board(page)
+      .getByRole("button", { name: /1981, in the text/ })
+      .waitFor();
+    await board(page)
+      .getByRole("button", { name: /1981, in the text/ })
+      .click();
+    await board(page).getByText("4 citations, 3 entries, 2 open").waitFor();
+    await untilKept(page);
+    await page.keyboard.press("Escape");
+    assert.match(await textOf(page), /\(Penhale, 1981\)/);
+    assert.deepEqual(errors, []);
+    await close();
+  });
+
+  test("follows the style that is named, and says what tells the one that is written", async () => {
+    const { page, close } = await openPaper();
+    await slip(page).waitFor();
+    const style = page.getByRole("region", { name: "Style of citations" });
+    await style
+      .getByRole("option", { name: "APA, 7th edition, as written" })
+      .waitFor({ state: "attached" });
+    await style.getByText("What tells it").click();
+    await style.getByText(/the year in brackets and a stop behind the names: 3 times/).waitFor();
+    await style.getByRole("combobox").selectOption("harvard");
+    await untilKept(page);
+    await style.getByText("The list looks like APA, 7th edition").waitFor();
+    await page.waitForFunction(() =>
+      /Citations\s*1\d/.test(document.querySelector("nav[aria-label=Passes]")?.textContent ?? ""),
+    );
+    await page.keyboard.press("u");
+    await style.getByText("What tells it").waitFor();
+    await close();
+  });
+
+  test("looks entries up when it is told to, says what is sent, and puts in what was found", async () => {
+    const { page, errors, close } = await openPaper();
+    await slip(page).waitFor();
+    const sent: string[] = [];
+    page.on("request", (request) => {
+      if (request.method() === "POST") sent.push(request.postData() ?? "");
+    });
+    await press(page, "b");
+    await board(page).getByText("3 entries").waitFor();
+    await page.keyboard.press("l");
+    await board(page)
+      .getByText(/title, its first author and its year are sent/)
+      .waitFor();
+    assert.deepEqual(sent, []);
+    await board(page).getByRole("button", { name: "Look up all 3 entries" }).click();
+    await board(page)
+      .getByText(/differ, .* agree/)
+      .waitFor();
+    assert.equal(sent.length, 1);
+    assert.doesNotMatch(sent[0] ?? "", /swallows|pilots|Coastal/);
+    assert.deepEqual(await axeFindings(page), []);
+    await board(page).getByRole("button", { name: "put it in" }).first().click();
+    await untilKept(page);
+    await page.keyboard.press("v");
+    await board(page).getByRole("button", { name: "Ask about all 3 entries" }).click();
+    await board(page).getByText("Retracted").waitFor();
+    await board(page).getByText("11 March 2024").waitFor();
+    assert.deepEqual(await axeFindings(page), []);
+    await page.keyboard.press("Escape");
+    assert.match(await textOf(page), /40–52\. https:\/\/doi\.org\/10\.5555\/ghto\.11\.40/);
+    assert.deepEqual(errors, []);
+    await close();
+  });
+
+  test("says so when the service can’t be reached, and keeps what there was", async () => {
+    const { page, close } = await openPaper();
+    await slip(page).waitFor();
+    await page.route("**/api/works", (route) => route.abort());
+    await press(page, "b");
+    await board(page).getByText("3 entries").waitFor();
+    await page.keyboard.press("l");
+    await board(page).getByRole("button", { name: "Look up all 3 entries" }).click();
+    await board(page).getByRole("alert").getByText("can’t be reached").waitFor();
+    await page.unroute("**/api/works");
+    await page.route("**/api/works", (route) => route.fulfill({ status: 500, body: "{}" }));
+    await board(page).getByRole("button", { name: "Look up all 3 entries" }).click();
+    await board(page).getByRole("alert").getByText("could not answer").waitFor();
+    await close();
+  });
+});
