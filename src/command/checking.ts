@@ -3,10 +3,17 @@ import path from "node:path";
 import type { Pass } from "../core/checks/card.ts";
 import type { Choice, Matter, Preference } from "../core/checks/check.ts";
 import { matcherFor } from "../core/checks/patterns/all-patterns.ts";
+import { STYLE_IDS } from "../core/citations/styles/style.ts";
 import { Engine } from "../core/engine/engine.ts";
 import type { CheckSettings, Mark } from "../core/engine/mark.ts";
 import { type PlacedQuantity, quantitiesOfDocument } from "../core/gathered/quantities.ts";
-import { knownWords, layeredAppetites, layeredSoundRules, rulesOf } from "../core/house/layers.ts";
+import {
+  knownWords,
+  layeredAppetites,
+  layeredCitations,
+  layeredSoundRules,
+  rulesOf,
+} from "../core/house/layers.ts";
 import type { HouseStyle } from "../core/house/style.ts";
 import {
   baseLanguage,
@@ -109,7 +116,10 @@ export function checkText(
   },
 ): Checked {
   const { variety, kind, houses = [] } = options;
+  const citing = layeredCitations(houses);
   const settings: CheckSettings = {
+    citationStyle: STYLE_IDS.find((id) => id === citing.style) ?? null,
+    citationPoints: citing,
     variety,
     kind,
     appetites: layeredAppetites(houses, kind),

@@ -1,8 +1,10 @@
+import { STYLE_IDS } from "../core/citations/styles/style.ts";
 import type { CheckSettings } from "../core/engine/mark.ts";
 import {
   knownWords,
   type Layers,
   layeredAppetites,
+  layeredCitations,
   layeredSoundRules,
   rulesOf,
 } from "../core/house/layers.ts";
@@ -13,6 +15,7 @@ export function checkSettings(
   { variety, kind, off, appetites, subjects, leave, reader, forms, citationStyle }: ShelfRecord,
   layers: Layers,
 ): CheckSettings {
+  const house = layeredCitations(layers);
   return {
     variety,
     kind,
@@ -24,7 +27,8 @@ export function checkSettings(
     leave,
     reader,
     forms,
-    citationStyle,
+    citationStyle: citationStyle ?? STYLE_IDS.find((id) => id === house.style) ?? null,
+    citationPoints: house,
     subjects,
     words: knownWords(layers, subjects),
     soundRules: layeredSoundRules(layers),

@@ -41,10 +41,12 @@ export function readEntry(
       (one) =>
         one.from >= rest && one.to - one.from > 1 && !/et al/.test(text.slice(one.from, one.to)),
     );
+  // What has editors and a title of its own is part of what they edited.
+  const isIn = editors.isIn || (editors.names !== null && title.quotes !== null);
   const source = readSource(
     entry,
     editors.from,
-    { isPart, isIn: editors.isIn, numbersAt: numbers.at },
+    { isPart, isIn, numbersAt: numbers.at },
     italics,
     style,
   );
@@ -68,7 +70,7 @@ export function readEntry(
   return {
     text,
     type: typeOf(text, fields, {
-      isIn: editors.isIn,
+      isIn,
       isPeriodical: isPeriodical(fields, title.quotes !== null, style),
     }),
     number: head.number,

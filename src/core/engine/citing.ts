@@ -6,6 +6,7 @@ import {
   type ReadableBlock,
   readCitedDocument,
 } from "../citations/cited-text.ts";
+import { withOverrides } from "../citations/styles/overrides.ts";
 import type { CitedFinding } from "../citations/text-rules/rule.ts";
 import type { Language } from "../language/analysis.ts";
 import type { Block, Span } from "../manuscript/model.ts";
@@ -37,11 +38,16 @@ export class Citing {
 
   constructor(
     private readonly text: CitingText,
-    { citationStyle = null, thisYear = new Date().getFullYear() }: CheckSettings,
+    { citationStyle = null, citationPoints, thisYear = new Date().getFullYear() }: CheckSettings,
     { lexicon }: Language,
   ) {
     const isWord = (word: string) => lexicon.varieties(word) > 0;
-    this.settings = { style: citationStyle, thisYear, isWord };
+    this.settings = {
+      style: citationStyle,
+      adapt: (style) => withOverrides(style, citationPoints ?? null),
+      thisYear,
+      isWord,
+    };
   }
 
   /** Takes in that the text is another. */

@@ -1,6 +1,7 @@
 import type { Appetite, Pass, Weight } from "../checks/card.ts";
 import type { Choice, Keeping, Telling } from "../checks/check.ts";
 import type { Leave } from "../checks/leave.ts";
+import type { StyleOverrides } from "../citations/styles/overrides.ts";
 import type { StyleId } from "../citations/styles/style.ts";
 import type { HouseRule } from "../house/rules.ts";
 import type { SoundRule } from "../language/corrections/corrections.ts";
@@ -51,6 +52,8 @@ export interface CheckSettings {
   reader?: string | null;
   /** The style its citations follow; told from its list where nothing is said. */
   citationStyle?: StyleId | null;
+  /** What the houses it follows have otherwise than that style. */
+  citationPoints?: StyleOverrides;
   /** The year in which it is read, where that is not this year. */
   thisYear?: number;
   /** What was chosen for this document, by group: a form, or "" where all its forms stand on purpose. */

@@ -61,6 +61,17 @@ export function layeredSoundRules(layers: Layers): HouseStyle["soundRules"] {
   return layers.flatMap(({ soundRules }) => soundRules);
 }
 
+/** What the strongest house that says anything of citations wants: a style, and its own points on top. */
+export function layeredCitations(layers: Layers): {
+  style: string | null;
+  points: Readonly<Record<string, string>>;
+  house: string;
+} {
+  const style = layers.find(({ citations }) => citations.style)?.citations.style ?? null;
+  const own = layers.find(({ citations }) => Object.keys(citations.overrides).length > 0);
+  return { style, points: own?.citations.overrides ?? {}, house: own ? houseName(own) : "" };
+}
+
 /** Steps of the clean-up that the layers want, or not. */
 export function layeredCleanup(layers: Layers): HouseStyle["cleanup"] {
   return Object.assign({}, ...layers.toReversed().map(({ cleanup }) => cleanup));

@@ -86,6 +86,11 @@ export function merge(style: HouseStyle, imported: Imported, list: string, now: 
       appetites: { ...imported.style?.appetites, ...style.appetites },
       kinds: { ...imported.style?.kinds, ...style.kinds },
       cleanup: { ...imported.style?.cleanup, ...style.cleanup },
+      citations: {
+        ...imported.style?.citations,
+        ...style.citations,
+        overrides: { ...imported.style?.citations.overrides, ...style.citations.overrides },
+      },
     },
     added,
     known,

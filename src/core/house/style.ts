@@ -136,10 +136,12 @@ function versionOf(value: unknown): number | null {
  * A short text that differs between two styles under which documents have other marks: what is listed
  * and how much of each check is wanted, not the notes beside it.
  */
-export function styleStamp({ words, lists, appetites, kinds, rules }: HouseStyle): string {
+export function styleStamp(style: HouseStyle): string {
+  const { words, lists, appetites, kinds, rules, citations } = style;
   const listed = words.map(({ word, list }) => `${list}:${word}`).sort();
   const parts: unknown[] = [listed, lists.map(({ id }) => id), appetites, kinds];
   if (rules.length > 0) parts.push(rules.map(withoutExamples));
+  if (citations.style || Object.keys(citations.overrides).length > 0) parts.push(citations);
   return stampOf(parts);
 }
 

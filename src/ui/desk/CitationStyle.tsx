@@ -6,6 +6,15 @@ import { count } from "../parts/words.ts";
 import type { DeskSession } from "./session.ts";
 import { useSlice } from "./use-slice.ts";
 
+/** What the style is where the document names none: the house's, or the one that the list tells. */
+function unchosen(chosen: StyleId | null, table: CitationTable | null): string {
+  if (!table?.guess) return "told from the list";
+  const { guess, style, styleName } = table;
+  return chosen === null && style !== guess.id
+    ? `${styleName}, as the house has it`
+    : `${guess.name}, as written`;
+}
+
 /** So much of the evidence is told. */
 const TOLD = 4;
 
@@ -37,7 +46,7 @@ export function CitationStyle({ session }: { session: DeskSession }) {
             void session.settings.setCitationStyle(value === "" ? null : (value as StyleId))
           }
         >
-          <option value="">{guess ? `${guess.name}, as written` : "told from the list"}</option>
+          <option value="">{unchosen(chosen, table)}</option>
           {STYLES.map(({ id, name }) => (
             <option key={id} value={id}>
               {name}

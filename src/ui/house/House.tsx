@@ -5,6 +5,7 @@ import { addHouse, deleteHouse } from "../../store/house.ts";
 import { SiteHeader } from "../parts/SiteHeader.tsx";
 import { BackupPart } from "./BackupPart.tsx";
 import { ChecksPart } from "./ChecksPart.tsx";
+import { CitationsPart } from "./CitationsPart.tsx";
 import { CleanupPart } from "./CleanupPart.tsx";
 import type { ChangeStyle } from "./change-style.ts";
 import { ExchangePart } from "./ExchangePart.tsx";
@@ -134,6 +135,7 @@ function Part({ part, style, change, tried, onGone, onRestored, onCopy, onDelete
     );
   }
   if (part === "forms") return <FormsPart style={style} change={change} tried={tried} />;
+  if (part === "citations") return <CitationsPart style={style} change={change} />;
   if (part === "learn") return <LearnPart style={style} change={change} tried={tried} />;
   if (part === "subjects") return <SubjectsPart />;
   if (part === "replacements") return <ReplacementsPart style={style} change={change} />;

@@ -64,6 +64,7 @@ export function HouseNav({ style, houses, part, open, choose, onNewHouse, onNewL
           item(id, TYPE_TITLES[types[0]], ruled(types)),
         )}
         {item("forms", TYPE_TITLES.form, ruled(["form"]))}
+        {item("citations", "Citations", Object.keys(style.citations.overrides).length)}
       </Group>
       <Group title="Word lists">
         {isOwn ? item(PERSONAL, "Personal", listed(PERSONAL)) : null}

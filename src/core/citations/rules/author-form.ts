@@ -6,7 +6,8 @@ import { type EntryFinding, type EntryRule, replacing } from "./rule.ts";
 /** People of antiquity are known by one name. */
 const ONE_NAME =
   /^(?:Plato|Aristotle|Homer|Cicero|Virgil|Ovid|Horace|Seneca|Plutarch|Euclid|Confucius|Voltaire|Molière|Stendhal|Tacitus|Livy|Sophocles|Euripides|Aeschylus|Herodotus|Thucydides|Augustine|Anonymous|Anon)$/u;
-const INITIAL = /\p{Lu}\p{Ll}?(?=\.|\b)/gu;
+/** The first letter, or two or three that are shortened as one, such as “Yu.” */
+const INITIAL = /^\p{Lu}(?:\p{Ll}{1,2}(?=\.))?/u;
 
 /** How the style writes one name; null where the name as read does not tell. */
 function written(name: EntryName, index: number, rules: AuthorRules): string | null {
@@ -24,14 +25,14 @@ function written(name: EntryName, index: number, rules: AuthorRules): string | n
 }
 
 /** Given names as the style's initials; particles behind them stay. */
-function initialsOf(given: string, rules: AuthorRules): string | null {
+export function initialsOf(given: string, rules: AuthorRules): string | null {
   const parts = given.split(/(?=[\s-])|(?<=\.)(?=\p{Lu})/u).map((part) => part.trim());
   const isBare = /^\p{Lu}{1,4}(?:-?\p{Lu})*$/u.test(given);
   const all = isBare ? [...given.matchAll(/-?\p{Lu}/gu)].map(([one]) => one) : parts;
   let text = "";
   for (const part of all) {
     const hyphen = part.startsWith("-") ? "-" : "";
-    const [initial] = part.replace(/^-/, "").match(INITIAL) ?? [];
+    const [initial] = INITIAL.exec(part.replace(/^-/, "")) ?? [];
     if (/^\p{Ll}/u.test(part)) {
       text += ` ${part}`;
       continue;

@@ -19,7 +19,7 @@ function range(pages: Field, style: CitationStyle): EntryFinding | null {
   if (Number(last) < Number(first)) {
     return { from: pages.from, to: pages.to, reason: "These pages run backwards.", edits: [] };
   }
-  const right = shortened(first, last, style.pages.second);
+  const right = secondPage(first, last, style.pages.second);
   const whole = `${letters}${first}${style.pages.dash}${parts[4] ?? ""}${right}`;
   if (whole === pages.text) return null;
   const isDash = dash !== style.pages.dash;
@@ -36,7 +36,7 @@ function expanded(first: string, second: string): string {
 }
 
 /** The second page as a manual has it. */
-function shortened(first: string, last: string, rule: PageRules["second"]): string {
+export function secondPage(first: string, last: string, rule: PageRules["second"]): string {
   if (rule === "full" || first.length !== last.length) return last;
   let same = 0;
   while (same < first.length && first[same] === last[same]) same++;
