@@ -1,5 +1,6 @@
 import { benchBrowser } from "./browser.ts";
 import { benchChance } from "./chance.ts";
+import { benchCitations } from "./citations/citations.ts";
 import { benchConsistency } from "./consistency/consistency.ts";
 import { benchCore } from "./core.ts";
 import { benchDesk } from "./desk.ts";
@@ -19,7 +20,7 @@ import { benchQuality } from "./quality.ts";
 import { benchReal } from "./real/real.ts";
 import { benchSameMarks } from "./same-marks.ts";
 
-/** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, grammar, pairs, paragraphs, hostile, real, same, consistency, house, carry, cleanup, learn, desk, browser, kills, chance. */
+/** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, grammar, pairs, paragraphs, hostile, real, same, consistency, citations, house, carry, cleanup, learn, desk, browser, kills, chance. */
 const parts: Record<string, () => unknown> = {
   core: benchCore,
   pipeline: benchPipeline,
@@ -37,6 +38,7 @@ const parts: Record<string, () => unknown> = {
   same: benchSameMarks,
   consistency: benchConsistency,
   house: benchHouse,
+  citations: benchCitations,
   carry: benchCarry,
   cleanup: benchCleanup,
   learn: benchLearn,

@@ -109,7 +109,7 @@ function readBib(text: string): CslItem[] {
       return name !== undefined && record.includes(name);
     });
     try {
-      return new Cite(`${used.join("\n")}\n${record}`).data.map(cleaned);
+      return (new Cite(`${used.join("\n")}\n${record}`).data as unknown as CslItem[]).map(cleaned);
     } catch {
       return [];
     }

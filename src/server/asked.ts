@@ -21,7 +21,8 @@ export function answer(status: number, body: unknown): Response {
   });
 }
 
-function problem(status: number, detail: string): Response {
+/** An answer that says what is wrong (RFC 9457). */
+export function problem(status: number, detail: string): Response {
   return new Response(JSON.stringify({ status, title: "The question can’t be answered", detail }), {
     status,
     headers: { "content-type": "application/problem+json", "cache-control": "no-store" },

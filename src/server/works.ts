@@ -65,6 +65,13 @@ export async function findWorks(asked: readonly AskedWork[]): Promise<(IndexedWo
   return asked.map((one) => find(index, one));
 }
 
+/** The work of a DOI; null where the index has none. */
+export async function findDoi(doi: string): Promise<IndexedWork | null> {
+  const { works } = await known();
+  const wanted = doi.toLowerCase();
+  return works.find((work) => work.doi?.toLowerCase() === wanted) ?? null;
+}
+
 /** What a register says of the works asked for, one for one. */
 export async function findNotices(asked: readonly AskedWork[]): Promise<Notice[][]> {
   const index = await known();

@@ -44,6 +44,27 @@ export function writeReference(
   };
 }
 
+/** How a work is cited in the text in a style; `number` is its place in a numbered list. */
+export function writeCitation(work: Work, style: CitationStyle, number = 1): string {
+  const { inText } = style;
+  if (inText.system === "numeric") {
+    if (inText.brackets === "superscript") return `${number}`;
+    const [open, close] = inText.brackets ?? ["[", "]"];
+    return `${open}${number}${close}`;
+  }
+  const all = work.authors.map((one) => ("literal" in one ? one.literal : one.family));
+  const [first = work.title] = all;
+  const names =
+    all.length > inText.most
+      ? `${first} et al.`
+      : all.length < 2
+        ? first
+        : `${all.slice(0, -1).join(", ")}${all.length > 2 && inText.joinBracketed === "&" ? "," : ""} ${inText.joinBracketed} ${all.at(-1)}`;
+  if (inText.system === "author-page") return `(${names})`;
+  if (inText.system === "notes") return `${names}, ${work.title}.`;
+  return `(${names}${inText.afterName}${yearOf(work)})`;
+}
+
 /** Text put together piece by piece, with what of it is italic. */
 class Writer {
   text = "";

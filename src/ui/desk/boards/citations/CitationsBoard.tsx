@@ -19,11 +19,17 @@ import {
 } from "./list-rows.ts";
 import { Notices } from "./Notices.tsx";
 import { OpenStrip } from "./OpenStrip.tsx";
+import { OtherForms } from "./OtherForms.tsx";
 import { useChoices } from "./use-choices.ts";
 import { useOutside } from "./use-outside.ts";
 
 /** What the board shows, and what each view is called. */
-const CITATION_VIEWS = { list: "The list", index: "Look-up", notices: "Notices" } as const;
+const CITATION_VIEWS = {
+  list: "The list",
+  index: "Look-up",
+  notices: "Notices",
+  forms: "Other forms",
+} as const;
 type CitationView = keyof typeof CITATION_VIEWS;
 
 /** Pixels of a row before it is measured. */
@@ -145,6 +151,9 @@ export function CitationsBoard(props: BoardProps) {
           outside={outside}
           onSee={(place) => deciding.goToRange(place, "citations")}
         />
+      ) : null}
+      {table && view === "forms" ? (
+        <OtherForms table={table} text={text} say={deciding.say} />
       ) : null}
       {table === null ? <p className="grow px-8 py-8 text-soft">Reading the list…</p> : null}
       {table && view === "list" && rows.length === 0 ? (

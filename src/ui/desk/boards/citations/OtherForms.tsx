@@ -1,0 +1,223 @@
+import { useMemo, useState } from "react";
+import { indexedWorkSchema } from "../../../../core/citations/outside/asking.ts";
+import { readEntry } from "../../../../core/citations/read-entry.ts";
+import type { StyleId } from "../../../../core/citations/styles/style.ts";
+import { STYLES, styleOf } from "../../../../core/citations/styles/styles.ts";
+import { type Work, workOf } from "../../../../core/citations/work.ts";
+import {
+  type WrittenReference,
+  writeCitation,
+  writeReference,
+} from "../../../../core/citations/write-reference.ts";
+import type { CitationTable } from "../../../../core/gathered/citations.ts";
+import { saveText } from "../../../parts/save-file.ts";
+import { WrittenText } from "./WrittenText.tsx";
+
+interface OtherFormsProps {
+  table: CitationTable;
+  text: string;
+  say: (notice: string) => void;
+}
+
+/** The list in another style or as a file, and references made from elsewhere. */
+export function OtherForms({ table, text, say }: OtherFormsProps) {
+  const [id, setId] = useState<StyleId>(table.style);
+  const style = styleOf(id);
+  const works = useMemo(() => worksOf(table, text), [table, text]);
+  const written = useMemo(
+    () => works.map((work, at) => writeReference(work, style, at + 1)),
+    [works, style],
+  );
+  const copy = (all: readonly WrittenReference[]) => {
+    void navigator.clipboard.writeText(all.map((one) => one.text).join("\n"));
+    say(all.length === 1 ? "The reference is copied." : "The list is copied.");
+  };
+  return (
+    <div className="min-h-0 grow overflow-auto px-8 py-4" data-testid="other-forms">
+      <label className="flex items-baseline gap-3">
+        In the style
+        <select
+          className="field w-72"
+          value={id}
+          onChange={({ target }) => setId(target.value as StyleId)}
+        >
+          {STYLES.map((one) => (
+            <option key={one.id} value={one.id}>
+              {one.name}
+            </option>
+          ))}
+        </select>
+      </label>
+      <FromElsewhere style={id} onCopy={(one) => copy([one])} say={say} />
+      <h3 className="mt-6 flex flex-wrap items-baseline gap-4 border-b border-rule pb-1.5 font-semibold">
+        The whole list
+        <button type="button" className="button-text font-normal" onClick={() => copy(written)}>
+          Copy
+        </button>
+        <Files works={works} />
+      </h3>
+      <ol>
+        {written.map((one, at) => (
+          <li key={table.entries[at]?.reference ?? at} className="border-b border-hair py-2">
+            <WrittenText written={one} />
+            <Lacking written={one} />
+          </li>
+        ))}
+      </ol>
+    </div>
+  );
+}
+
+/** The works of a list, the names of a dash resolved. */
+function worksOf(table: CitationTable, text: string): Work[] {
+  const style = styleOf(table.style);
+  let before: Work | null = null;
+  return table.entries.map(({ from, to, italics }) => {
+    const own = italics.map((one) => ({ from: one.from - from, to: one.to - from }));
+    const entry = readEntry(text.slice(from, to), style, own);
+    const read = workOf(entry, entry.authors?.names ?? []);
+    const work: Work = entry.repeated && before ? { ...read, authors: before.authors } : read;
+    before = work;
+    return work;
+  });
+}
+
+function Lacking({ written }: { written: WrittenReference }) {
+  if (written.lacking.length === 0) return null;
+  return <p className="text-[13px] text-pen">lacks: {written.lacking.join(", ")}</p>;
+}
+
+/** The list as files that reference managers read. */
+function Files({ works }: { works: readonly Work[] }) {
+  const save = async (form: "bib" | "ris" | "json") => {
+    const { writeBibtex, writeCslJson, writeRis } = await import(
+      "../../../../core/citations/records/write-records.ts"
+    );
+    const write = { bib: writeBibtex, ris: writeRis, json: writeCslJson }[form];
+    saveText(write(works), `references.${form}`);
+  };
+  return (
+    <>
+      {(["bib", "ris", "json"] as const).map((form) => (
+        <button
+          key={form}
+          type="button"
+          className="button-text font-normal"
+          onClick={() => void save(form)}
+        >
+          {{ bib: "BibTeX", ris: "RIS", json: "CSL-JSON" }[form]}
+        </button>
+      ))}
+    </>
+  );
+}
+
+interface FromElsewhereProps {
+  style: StyleId;
+  onCopy: (written: WrittenReference) => void;
+  say: (notice: string) => void;
+}
+
+/** References from a DOI, or from what a reference manager wrote. */
+function FromElsewhere({ style: id, onCopy, say }: FromElsewhereProps) {
+  const [source, setSource] = useState("");
+  const [works, setWorks] = useState<readonly Work[]>([]);
+  const [problem, setProblem] = useState("");
+  const style = styleOf(id);
+  const make = async () => {
+    setProblem("");
+    try {
+      setWorks(await worksFrom(source.trim()));
+    } catch (error) {
+      setWorks([]);
+      setProblem(error instanceof Error ? error.message : String(error));
+    }
+  };
+  return (
+    <section className="mt-4">
+      <label className="block">
+        A DOI, or BibTeX, RIS or CSL-JSON
+        <textarea
+          className="field mt-1 block h-20 w-full font-mono text-[13px]"
+          value={source}
+          onChange={({ target }) => setSource(target.value)}
+        />
+      </label>
+      <p className="mt-2 flex items-baseline gap-4 text-[13px] text-soft">
+        <button
+          type="button"
+          className="button-main text-sm"
+          disabled={source.trim() === ""}
+          onClick={() => void make()}
+        >
+          Make the reference
+        </button>
+        <label className="button-text cursor-pointer">
+          Open a file…
+          <input
+            type="file"
+            accept=".bib,.ris,.json,.txt"
+            className="sr-only"
+            onChange={({ target }) => void target.files?.[0]?.text().then(setSource)}
+          />
+        </label>
+        <span>Of a DOI nothing but itself is sent to the index.</span>
+      </p>
+      {problem ? (
+        <p role="alert" className="mt-2">
+          {problem}
+        </p>
+      ) : null}
+      <ol className="mt-2">
+        {works.map((work, at) => {
+          const written = writeReference(work, style, at + 1);
+          const cited = writeCitation(work, style, at + 1);
+          return (
+            <li key={written.text} className="border-b border-hair py-2" data-testid="made">
+              <WrittenText written={written} />
+              <Lacking written={written} />
+              <p className="flex gap-4 text-[13px] text-soft">
+                <span>
+                  in the text: <span className="font-book text-base text-ink">{cited}</span>
+                </span>
+                <button type="button" className="button-text" onClick={() => onCopy(written)}>
+                  Copy the reference
+                </button>
+                <button
+                  type="button"
+                  className="button-text"
+                  onClick={() => {
+                    void navigator.clipboard.writeText(cited);
+                    say("The citation is copied.");
+                  }}
+                >
+                  Copy the citation
+                </button>
+              </p>
+            </li>
+          );
+        })}
+      </ol>
+    </section>
+  );
+}
+
+const DOI = /^(?:https?:\/\/(?:dx\.)?doi\.org\/|doi:\s?)?(10\.\d{4,9}\/\S+)$/iu;
+
+/** The works of a DOI or of records. Throws with a sentence. */
+async function worksFrom(source: string): Promise<readonly Work[]> {
+  const doi = DOI.exec(source)?.[1];
+  if (!doi) {
+    const { readRecords } = await import("../../../../core/citations/records/read-records.ts");
+    return readRecords(source);
+  }
+  const response = await fetch(
+    `/api/doi/${doi.split("/").map(encodeURIComponent).join("/")}`,
+  ).catch(() => null);
+  if (!response) throw new Error("The index can’t be reached from here just now.");
+  if (response.status === 404) throw new Error("The index has no work with this DOI.");
+  if (!response.ok) throw new Error("The index could not answer; ask again later.");
+  const { authors, year, ...found } = indexedWorkSchema.parse(await response.json());
+  const type = found.container ? ("article" as const) : ("book" as const);
+  return [{ ...found, type, authors, year: String(year) } as Work];
+}
