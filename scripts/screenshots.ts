@@ -28,6 +28,29 @@ async function press(page: Page, ...keys: string[]): Promise<void> {
   }
 }
 
+/** The citations pass of the report: a slip with the entry beside it, the list, and the notices. */
+async function citations(page: Page): Promise<void> {
+  const passes = page.getByRole("navigation", { name: "Passes" });
+  await passes.getByRole("button", { name: /^Citations/ }).click();
+  await page.getByTestId("pair").waitFor();
+  await settle(page);
+  await shoot(page, "citation");
+  await page.keyboard.press("b");
+  await page.getByTestId("list").waitFor();
+  await settle(page);
+  await shoot(page, "citations");
+  const board = page.getByRole("region", { name: "Citations", exact: true });
+  await board.getByRole("button", { name: "Notices" }).click();
+  await board.getByRole("button", { name: /^Ask about/ }).click();
+  await board.getByText("Retracted").waitFor();
+  await settle(page);
+  await shoot(page, "notices");
+  await board.getByRole("button", { name: /^The list/ }).click();
+  await page.keyboard.press("Escape");
+  await passes.getByRole("button", { name: /^Spelling/ }).click();
+  await settle(page);
+}
+
 /** A rule with its places, a style sheet, the clean-up, a revised version. */
 async function houseShots(page: Page): Promise<void> {
   const at = (path: string) => `http://127.0.0.1:${port}${path}`;
@@ -152,11 +175,6 @@ try {
   await page.getByRole("button", { name: /^stilling-well/ }).click();
   await settle(page);
   await shoot(page, "settling");
-  for (const view of ["abbreviations", "quantities"]) {
-    await page.keyboard.press("v");
-    await settle(page);
-    await shoot(page, view);
-  }
   await page.keyboard.press("Escape");
   await page.getByRole("link", { name: "Shelf", exact: true }).click();
   await settle(page);
@@ -200,10 +218,7 @@ try {
   await settle(page);
   await passes.getByRole("button", { name: /^Spelling/ }).click();
   await settle(page);
-  await page.keyboard.press("b");
-  await settle(page);
-  await shoot(page, "all-marks");
-  await page.keyboard.press("Escape");
+  await citations(page);
   await press(page, "ArrowDown", "Enter", "s", "Enter", "Shift+S");
   await page.getByRole("button", { name: "Decisions" }).click();
   await settle(page);

@@ -74,6 +74,7 @@ describe("the citations pass", () => {
     await board(page).getByText("cited once").waitFor();
     assert.equal(await board(page).locator("[data-testid=list] li[data-index]").count(), 1);
     await page.getByLabel("Find a name or year").fill("");
+    await page.getByLabel("Find a name or year").press("Enter");
     await page.getByLabel("Which entries").selectOption({ label: "No entry for a citation: 1" });
     await board(page).getByText("No entry of the list is “Harkness et al., 1987”.").waitFor();
     await page.getByLabel("Which entries").selectOption("");
@@ -144,6 +145,66 @@ describe("the citations pass", () => {
     await page.keyboard.press("Escape");
     assert.match(await textOf(page), /40–52\. https:\/\/doi\.org\/10\.5555\/ghto\.11\.40/);
     assert.deepEqual(errors, []);
+    await close();
+  });
+
+  test("writes the list in another style, and makes references from elsewhere", async () => {
+    const { page, errors, close } = await openPaper();
+    await slip(page).waitFor();
+    await press(page, "b");
+    await board(page).getByText("3 entries").waitFor();
+    await board(page).getByRole("button", { name: "Other forms" }).click();
+    const forms = page.getByTestId("other-forms");
+    await forms.getByRole("combobox", { name: "In the style" }).selectOption("vancouver");
+    await forms
+      .getByText(
+        "3. Teesdale M. Seven years of the sand trap at Port Carrow. Coastal Works Quarterly. 2019;33(2):118–31.",
+      )
+      .waitFor();
+    await forms.getByText("lacks: place").waitFor();
+    assert.deepEqual(await axeFindings(page), []);
+    const source = forms.getByRole("textbox", { name: "A DOI, or BibTeX, RIS or CSL-JSON" });
+    await source.fill("10.5555/cwq.33.118");
+    await forms.getByRole("button", { name: "Make the reference" }).click();
+    await page.getByTestId("made").getByText("in the text: (1)").waitFor();
+    await source.fill(
+      "@article{a, author = {Weller, Piers}, title = {{Sand}}, journal = {Estuary Letters}, year = {2016}, volume = {23}, pages = {9--21}}",
+    );
+    await forms.getByRole("button", { name: "Make the reference" }).click();
+    await page
+      .getByTestId("made")
+      .getByText("1. Weller P. Sand. Estuary Letters. 2016;23:9–21.")
+      .waitFor();
+    await source.fill("The tide fell.");
+    await forms.getByRole("button", { name: "Make the reference" }).click();
+    await forms.getByRole("alert").getByText("no BibTeX, RIS or CSL-JSON").waitFor();
+    const [saved] = await Promise.all([
+      page.waitForEvent("download"),
+      forms.getByRole("button", { name: "RIS", exact: true }).click(),
+    ]);
+    assert.equal(saved.suggestedFilename(), "references.ris");
+    assert.deepEqual(errors, []);
+    await close();
+  });
+
+  test("follows the points that a house has otherwise, and says whose they are", async () => {
+    const { page, close } = await openPaper();
+    await slip(page).waitFor();
+    const address = page.url();
+    await page.goto(new URL("/house?part=citations", address).href);
+    await page.getByLabel("Before the last name").selectOption("and");
+    assert.deepEqual(await axeFindings(page), []);
+    await page.waitForTimeout(400);
+    await page.goto(address);
+    await untilSettled(page);
+    await rail(page)
+      .getByRole("button", { name: /^Citations/ })
+      .click();
+    await press(page, "b");
+    await page.getByLabel("Which entries").selectOption({ label: "Between names in the list: 1" });
+    await board(page)
+      .getByText(/APA, 7th edition as the house has it has “, and”/)
+      .waitFor();
     await close();
   });
 

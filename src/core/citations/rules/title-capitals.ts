@@ -23,7 +23,10 @@ export const titleCapitals: EntryRule = (entry, context) => {
   const { title } = entry.fields;
   if (!title || !ENGLISH.test(title.text)) return [];
   const { titles, name } = context.style;
-  const wanted = PARTS.has(entry.type) || entry.titleQuotes ? titles.part : titles.whole;
+  const isPart = PARTS.has(entry.type) || entry.titleQuotes !== null;
+  // Where parts and wholes differ, what has no publisher may be either.
+  if (!isPart && titles.part !== titles.whole && !entry.fields.publisher) return [];
+  const wanted = isPart ? titles.part : titles.whole;
   if (wanted === "any") return [];
   const words = contentWords(title);
   const capitals = words.filter(({ text }) => /^\p{Lu}/u.test(text));

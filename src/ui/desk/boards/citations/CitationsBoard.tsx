@@ -57,7 +57,8 @@ export function CitationsBoard(props: BoardProps) {
   );
   const at = found >= 0 ? found : Math.max(0, first);
   const here = rows[at];
-  const mark = here?.marks[0] ?? null;
+  // Of several marks the one that the list is narrowed to.
+  const mark = here?.marks.find((one) => one.mark.rule === filter.rule) ?? here?.marks[0] ?? null;
   const choices = useChoices(mark, deciding);
   const list = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({
@@ -238,9 +239,12 @@ function Narrow({ filter, rows, onChoose }: NarrowProps) {
         aria-label="Which entries"
         className="max-w-56 border-b border-dotted border-faint bg-transparent"
         value={filter.rule || (filter.open ? "open" : "")}
-        onChange={({ target: { value } }) =>
-          onChoose({ ...filter, open: value === "open", rule: value === "open" ? "" : value })
-        }
+        onChange={({ target }) => {
+          const { value } = target;
+          onChoose({ ...filter, open: value === "open", rule: value === "open" ? "" : value });
+          // The keys belong to the board again.
+          target.blur();
+        }}
       >
         <option value="">the whole list</option>
         <option value="open">what is open</option>
@@ -257,6 +261,7 @@ function Narrow({ filter, rows, onChoose }: NarrowProps) {
         className="field w-44 text-[13px]"
         value={filter.word}
         onChange={({ target }) => onChoose({ ...filter, word: target.value })}
+        onKeyDown={({ key, currentTarget }) => key === "Enter" && currentTarget.blur()}
       />
     </span>
   );
