@@ -56,8 +56,15 @@ export function benchEntries(part: "tune" | "test", show = ""): void {
       for (const { entry, text } of planted) {
         const before = clean[entries.indexOf(entry)] ?? [];
         if (before.length > 0) continue;
-        // Read among the list's other entries, as it would be.
-        const [marks = []] = review([text], [shifted(entry.italics, entry.text, text)]);
+        // Read among the entries of its author's namesakes, as it would be.
+        const family = entry.item.author?.[0]?.family ?? "";
+        const namesakes = entries.filter(
+          (one) => one !== entry && one.item.author?.some((name) => name.family === family),
+        );
+        const [marks = []] = review(
+          [text, ...namesakes.map((one) => one.text)],
+          [shifted(entry.italics, entry.text, text), ...namesakes.map((one) => one.italics)],
+        );
         if (marks.length > 0) found++;
         if (marks.length === 1) once++;
         if (show === `${id}:${name}` && marks.length !== 1)

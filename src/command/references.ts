@@ -120,6 +120,7 @@ function shownFields(entry: Entry, authors: readonly EntryName[] = entry.authors
     url: text("url"),
     accessed: text("accessed"),
     number: entry.number?.value ?? null,
+    unsure: entry.unsure,
   };
 }
 

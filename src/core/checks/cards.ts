@@ -9,9 +9,11 @@ import {
   entryEnd,
   entryYear,
   missingField,
+  mixedStyles,
   pageRange,
   publisherPlace,
   titleCapitals,
+  titleItalics,
   titleQuotes,
   volumeForm,
 } from "./citations/entries/cards.ts";
@@ -411,6 +413,8 @@ export const CARDS: readonly Card[] = [
   addressForm,
   entryEnd,
   missingField,
+  titleItalics,
+  mixedStyles,
 ];
 
 const BY_ID = new Map(CARDS.map((card) => [card.id, card]));

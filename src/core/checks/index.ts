@@ -8,9 +8,11 @@ import { editionForm } from "./citations/entries/edition-form.ts";
 import { entryEnd } from "./citations/entries/entry-end.ts";
 import { entryYear } from "./citations/entries/entry-year.ts";
 import { missingField } from "./citations/entries/missing-field.ts";
+import { mixedStyles } from "./citations/entries/mixed-styles.ts";
 import { pageRange } from "./citations/entries/page-range.ts";
 import { publisherPlace } from "./citations/entries/publisher-place.ts";
 import { titleCapitals } from "./citations/entries/title-capitals.ts";
+import { titleItalics } from "./citations/entries/title-italics.ts";
 import { titleQuotes } from "./citations/entries/title-quotes.ts";
 import { volumeForm } from "./citations/entries/volume-form.ts";
 import { bracketOrder } from "./citations/text/bracket-order.ts";
@@ -384,6 +386,8 @@ export const CHECKS = [
   addressForm,
   entryEnd,
   missingField,
+  titleItalics,
+  mixedStyles,
 ] as unknown as Check<Fact>[];
 
 const BY_ID = new Map(CHECKS.map((check) => [check.id, check]));

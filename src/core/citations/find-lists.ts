@@ -37,9 +37,11 @@ export function findLists(
   const lists: FoundList[] = [];
   for (let at = 0; at < blocks.length; at++) {
     const text = textOf(at);
-    const found = text.length < 80 ? HEADING.exec(text) : null;
+    const [line = ""] = text.split(/[\n\u2028]/u);
+    const found = line.length < 80 ? HEADING.exec(line) : null;
     if (!found || blocks[at]?.story === "note") continue;
-    const entries: EntryPlace[] = [];
+    // A heading may be the first line of the list itself.
+    const entries = entriesIn(at, text, line.length);
     let next = at + 1;
     for (; next < blocks.length; next++) {
       const block = blocks[next];
@@ -72,10 +74,12 @@ function mayBeList(entries: readonly EntryPlace[], textOf: (block: number) => st
   return dated.length * 2 >= entries.length;
 }
 
-/** A block is an entry; one of several lines may be several. */
-function entriesIn(block: number, text: string): EntryPlace[] {
-  if (text.trim() === "") return [];
-  const lines = [...text.matchAll(/[^\n\u2028]+/gu)].filter(([line]) => line.trim() !== "");
+/** A block is an entry; one of several lines may be several. What is before `from` is none. */
+function entriesIn(block: number, text: string, from = 0): EntryPlace[] {
+  if (text.slice(from).trim() === "") return [];
+  const lines = [...text.matchAll(/[^\n\u2028]+/gu)].filter(
+    ({ 0: line, index }) => index >= from && line.trim() !== "",
+  );
   const starts = lines.filter(
     ([line], at) => at === 0 || startsEntry(line, lines[at - 1]?.[0] ?? "", lines[0]?.[0] ?? ""),
   );

@@ -182,12 +182,30 @@ export interface StyleGuess {
   evidence: readonly { says: string; entries: number }[];
 }
 
-/** Which style the entries of a list were written in; null where nothing speaks for any. */
-export function guessStyle(entries: readonly string[]): StyleGuess | null {
+/** How many entries have each clue, and what that comes to for each style. */
+function weigh(entries: readonly string[]): { counts: number[]; scores: number[] } {
   const counts = CLUES.map(({ pattern }) => entries.filter((entry) => pattern.test(entry)).length);
   const scores = STYLE_IDS.map((id) =>
     CLUES.reduce((sum, { weights }, at) => sum + (weights[id] ?? 0) * (counts[at] ?? 0), 0),
   );
+  return { counts, scores };
+}
+
+/** Of the clues of an entry, so much more must speak for another style than for its list's. */
+const OTHER_LEAD = 5;
+
+/** The style an entry was written in, where that is plainly another than its list's; null where it is not. */
+export function otherStyleOf(entry: string, own: StyleId): StyleId | null {
+  const { scores } = weigh([entry]);
+  const best = Math.max(...scores);
+  const mine = scores[STYLE_IDS.indexOf(own)] ?? 0;
+  if (best - mine < OTHER_LEAD) return null;
+  return STYLE_IDS[scores.indexOf(best)] ?? null;
+}
+
+/** Which style the entries of a list were written in; null where nothing speaks for any. */
+export function guessStyle(entries: readonly string[]): StyleGuess | null {
+  const { counts, scores } = weigh(entries);
   // The newer edition, unless more than a slip speaks for the older one.
   const best = Math.max(...scores);
   if (best <= 0) return null;

@@ -15,8 +15,10 @@ import { readTail } from "./tail-parts.ts";
 export function readEntry(
   text: string,
   style: CitationStyle,
-  italics: readonly Range[] = [],
+  allItalics: readonly Range[] = [],
 ): Entry {
+  // Volumes are set in italics too; a name has letters.
+  const italics = allItalics.filter(({ from, to }) => /\p{L}{2}/u.test(text.slice(from, to)));
   const entry = new Masked(text);
   const tail = readTail(entry);
   const head = readHead(entry, style);
@@ -82,8 +84,24 @@ export function readEntry(
     titleQuotes: title.quotes,
     doiWhole: tail.doiWhole,
     urlWhole: tail.urlWhole,
-    unsure: [],
+    unsure: unsureOf(fields, authors, {
+      isPart,
+      isSet: title.quotes !== null || italics.length > 0,
+    }),
   };
+}
+
+/** Fields told from little: titles and periodicals that nothing sets apart, names that are no person's. */
+function unsureOf(
+  fields: Partial<Record<TextField, Field>>,
+  authors: Names | null,
+  { isPart, isSet }: { isPart: boolean; isSet: boolean },
+): Entry["unsure"] {
+  const unsure: Entry["unsure"][number][] = [];
+  const hasStop = /[.?!]\s\p{Lu}/u.test(fields.title?.text ?? "");
+  if (isPart && !isSet && (hasStop || !fields.container)) unsure.push("title", "container");
+  if (authors?.names.some(({ literal }) => literal?.includes(","))) unsure.push("authors");
+  return unsure;
 }
 
 function known(fields: Record<TextField, Field | null>): Partial<Record<TextField, Field>> {

@@ -4,6 +4,7 @@ import type { Entry } from "./entry.ts";
 import { doiForm } from "./rules/doi-form.ts";
 import { entryEnd } from "./rules/entry-end.ts";
 import { missingField } from "./rules/missing-field.ts";
+import { mixedStyles } from "./rules/mixed-styles.ts";
 import type { EntryContext, EntryFinding, EntryRule } from "./rules/rule.ts";
 import { ENTRY_RULES } from "./rules/rules.ts";
 import type { CitationStyle } from "./styles/style.ts";
@@ -15,7 +16,7 @@ export interface RuledFinding extends EntryFinding {
 }
 
 /** Rules that need no other part of an entry. */
-const SURE_WITHOUT: readonly EntryRule[] = [missingField, doiForm, entryEnd];
+const SURE_WITHOUT: readonly EntryRule[] = [missingField, mixedStyles, doiForm, entryEnd];
 
 /** The entries of a list as the rules look at them. */
 export interface ReviewedEntries {
@@ -61,9 +62,10 @@ export function entryFindings(cited: CitedDocument, find: EntryRule): readonly P
   return made;
 }
 
-/** Where a part is missing the rest is hardly read right. */
+/** Where a part is missing, or the style is another, the rest is hardly read right. */
 function found(entry: Entry, context: EntryContext | undefined, find: EntryRule): EntryFinding[] {
   if (!context) return [];
+  if (find !== mixedStyles && mixedStyles(entry, context).length > 0) return [];
   const isSure = SURE_WITHOUT.includes(find) || missingField(entry, context).length === 0;
   return isSure ? find(entry, context) : [];
 }

@@ -14,13 +14,6 @@ import { groupedByBlock, relative } from "./by-block.ts";
 import type { Finder } from "./finder.ts";
 import type { CheckSettings, FormCounted, Group, GroupPlace } from "./mark.ts";
 
-/** The engine's own blocks, which it changes in place. */
-interface CitingText {
-  blocks: readonly Block[];
-  spans: readonly Span[];
-  texts: readonly string[];
-}
-
 const NONE: readonly Conclusion[] = [];
 const NO_FOUND: readonly CitedFinding[] = [];
 
@@ -37,7 +30,10 @@ export class Citing {
   private readonly settings: CitedSettings;
 
   constructor(
-    private readonly text: CitingText,
+    // The engine's own, which it changes in place.
+    private readonly blocks: readonly Block[],
+    private readonly spans: readonly Span[],
+    private readonly texts: readonly string[],
     { citationStyle = null, citationPoints, thisYear = new Date().getFullYear() }: CheckSettings,
     { lexicon }: Language,
   ) {
@@ -63,19 +59,19 @@ export class Citing {
 
   /** The document, read when first asked for after a change. */
   get cited(): CitedDocument {
-    this.read ??= readCitedDocument(readable(this.text), this.settings, this.cache);
+    this.read ??= readCitedDocument(this.readable(), this.settings, this.cache);
     return this.read;
   }
-}
 
-/** Each block with its text and its spans, as they are now. */
-function readable({ blocks, spans, texts }: CitingText): ReadableBlock[] {
-  const byBlock = groupedByBlock([...spans], [...blocks]);
-  return blocks.map((block, index) => ({
-    ...block,
-    text: texts[index] ?? "",
-    spans: relative(byBlock.get(index) ?? [], block.from),
-  }));
+  /** Each block with its text and its spans, as they are now. */
+  private readable(): ReadableBlock[] {
+    const byBlock = groupedByBlock([...this.spans], this.blocks);
+    return this.blocks.map((block, index) => ({
+      ...block,
+      text: this.texts[index] ?? "",
+      spans: relative(byBlock.get(index) ?? [], block.from),
+    }));
+  }
 }
 
 /** What one check of citations finds, block by block, in the state of the text it was settled in. */

@@ -42,7 +42,7 @@ import type {
   Tables,
 } from "./mark.ts";
 import { errorsAmong, marksOf, sameMarks, speakingIn } from "./marks.ts";
-import { haveSameRules, type OpenedHouse, openHouse } from "./opened-house.ts";
+import { haveSameRules, lowerCase, type OpenedHouse, openHouse } from "./opened-house.ts";
 import { Pages, roomsChanged } from "./pages.ts";
 import { Tallies } from "./tallies.ts";
 import { ToldTables } from "./told-tables.ts";
@@ -277,11 +277,8 @@ export class Engine {
     const order = CHECKS.findIndex(({ id }) => id === mark.rule);
     const text = this.texts[mark.block] ?? "";
     const facts = this.examined[mark.block]?.facts.get(order) ?? [];
-    const cited = this.findings.find(({ check }) => check.id === mark.rule);
-    if (cited instanceof CitedFindings) {
-      const choices = cited.choices(mark.block, mark.from, mark.to);
-      return choices.map((choice) => ({ ...choice, variant: choice.label }));
-    }
+    const cited = this.citedBy(mark.rule)?.choices(mark.block, mark.from, mark.to);
+    if (cited) return cited.map((choice) => ({ ...choice, variant: choice.label }));
     const { forms } = CHECKS[order] ?? {};
     if (forms)
       return formChoices(
@@ -316,14 +313,8 @@ export class Engine {
   }
 
   /** The entry that a mark of the citations pass speaks of, by its number. */
-  referenceOf({
-    rule,
-    block,
-    from,
-    to,
-  }: Pick<Mark, "rule" | "block" | "from" | "to">): number | null {
-    const cited = this.findings.find(({ check }) => check.id === rule);
-    return cited instanceof CitedFindings ? cited.referenceAt(block, from, to) : null;
+  referenceOf({ rule, block, from, to }: Omit<Parameters<Engine["choices"]>[0], "group">) {
+    return this.citedBy(rule)?.referenceAt(block, from, to) ?? null;
   }
 
   /** The citations and lists as the text stands. */
@@ -344,8 +335,12 @@ export class Engine {
   }
 
   private readCitations(): Citing {
-    const { blocks, spans, texts } = this;
-    return new Citing({ blocks, spans, texts }, this.settings, this.language);
+    return new Citing(this.blocks, this.spans, this.texts, this.settings, this.language);
+  }
+
+  private citedBy(rule: string): CitedFindings | null {
+    const found = this.findings.find(({ check }) => check.id === rule);
+    return found instanceof CitedFindings ? found : null;
   }
 
   private circumstances(): Circumstances {
@@ -497,8 +492,4 @@ export class Engine {
     const { from, to } = this.blockRange(index);
     return this.spans.filter((span) => span.from >= from && span.to <= to);
   }
-}
-
-function lowerCase(words: readonly string[]): ReadonlySet<string> {
-  return new Set(words.map((word) => word.toLowerCase()));
 }

@@ -41,3 +41,8 @@ export function haveSameRules(one: Settings, other: Settings): boolean {
   if (rules === others) return true;
   return rules.length === others.length && JSON.stringify(rules) === JSON.stringify(others);
 }
+
+/** Listed words as they are compared. */
+export function lowerCase(words: readonly string[]): ReadonlySet<string> {
+  return new Set(words.map((word) => word.toLowerCase()));
+}

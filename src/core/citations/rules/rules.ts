@@ -7,10 +7,12 @@ import { editionForm } from "./edition-form.ts";
 import { entryEnd } from "./entry-end.ts";
 import { entryYear } from "./entry-year.ts";
 import { missingField } from "./missing-field.ts";
+import { mixedStyles } from "./mixed-styles.ts";
 import { pageRange } from "./page-range.ts";
 import { publisherPlace } from "./publisher-place.ts";
 import type { EntryRule } from "./rule.ts";
 import { titleCapitals } from "./title-capitals.ts";
+import { titleItalics } from "./title-italics.ts";
 import { titleQuotes } from "./title-quotes.ts";
 import { volumeForm } from "./volume-form.ts";
 
@@ -22,6 +24,7 @@ export const ENTRY_RULES: Readonly<Record<string, EntryRule>> = {
   "entry-year": entryYear,
   "title-capitals": titleCapitals,
   "title-quotes": titleQuotes,
+  "title-italics": titleItalics,
   "volume-form": volumeForm,
   "page-range": pageRange,
   "edition-form": editionForm,
@@ -30,4 +33,5 @@ export const ENTRY_RULES: Readonly<Record<string, EntryRule>> = {
   "address-form": addressForm,
   "entry-end": entryEnd,
   "missing-field": missingField,
+  "mixed-styles": mixedStyles,
 };

@@ -42,6 +42,7 @@ export const ama11: CitationStyle = {
     pageLabels: ["", ""],
   },
   pages: { dash: "-", second: "full" },
+  italics: true,
   edition: "ed.",
   place: false,
   doi: "doi:",

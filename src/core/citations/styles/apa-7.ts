@@ -40,6 +40,7 @@ export const apa7: CitationStyle = {
     pageLabels: ["", ""],
   },
   pages: { dash: "–", second: "full" },
+  italics: true,
   edition: "ed.",
   place: false,
   doi: "https://doi.org/",

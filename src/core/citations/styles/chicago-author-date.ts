@@ -40,6 +40,7 @@ export const chicagoAuthorDate: CitationStyle = {
     pageLabels: ["", ""],
   },
   pages: { dash: "–", second: "hundreds" },
+  italics: true,
   edition: "ed.",
   place: true,
   doi: "https://doi.org/",

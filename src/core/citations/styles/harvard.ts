@@ -40,6 +40,7 @@ export const harvard: CitationStyle = {
     pageLabels: ["p. ", "pp. "],
   },
   pages: { dash: "–", second: "full" },
+  italics: true,
   edition: "edn",
   place: true,
   doi: "https://doi.org/",

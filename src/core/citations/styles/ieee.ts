@@ -42,6 +42,7 @@ export const ieee: CitationStyle = {
     pageLabels: ["p. ", "pp. "],
   },
   pages: { dash: "–", second: "full" },
+  italics: true,
   edition: "ed.",
   place: true,
   doi: "doi: ",

@@ -40,6 +40,7 @@ export const mla9: CitationStyle = {
     pageLabels: ["p. ", "pp. "],
   },
   pages: { dash: "–", second: "two" },
+  italics: true,
   edition: "ed.",
   place: false,
   doi: "https://doi.org/",

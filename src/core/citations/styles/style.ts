@@ -107,6 +107,8 @@ export interface CitationStyle {
   titles: TitleRules;
   periodical: PeriodicalRules;
   pages: PageRules;
+  /** Whether names of periodicals and titles of books are set in italics. */
+  italics: boolean;
   /** How an edition is written, behind its number. */
   edition: "ed." | "edn";
   /** Whether the place of a publisher is named. */

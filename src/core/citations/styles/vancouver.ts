@@ -42,6 +42,7 @@ export const vancouver: CitationStyle = {
     pageLabels: ["", ""],
   },
   pages: { dash: "–", second: "short" },
+  italics: false,
   edition: "ed.",
   place: true,
   doi: "any",

@@ -295,3 +295,45 @@ export const missingField: Card = {
     },
   ],
 };
+
+export const titleItalics: Card = {
+  id: "citations/title-italics",
+  pass: "citations",
+  weight: "settle",
+  code: "cit",
+  title: "Italics of a title",
+  why: "Names of periodicals and titles of books are set in italics by most manuals. In one list all are alike.",
+  source: "the published style files of the manuals",
+  examples: [
+    {
+      wrong:
+        "Mud swallows the lead (Orrin & Vale, 2004). Sand is dropped at the turn (Weller, 2016).\n\n## References\n\nOrrin, I., & Vale, T. (2004). Sounding lead and echo sounder on a soft bottom. Estuary Letters, *11*(2), 40–52.\n\nWeller, P. (2016). Sand on the turn of the tide. *Estuary Letters*, *23*(1), 9–21.",
+      marked: "Estuary Letters",
+    },
+    {
+      leave:
+        "Mud swallows the lead (Orrin & Vale, 2004). Sand is dropped at the turn (Weller, 2016).\n\n## References\n\nOrrin, I., & Vale, T. (2004). Sounding lead and echo sounder on a soft bottom. *Estuary Letters*, *11*(2), 40–52.\n\nWeller, P. (2016). Sand on the turn of the tide. *Estuary Letters*, *23*(1), 9–21.",
+    },
+  ],
+};
+
+export const mixedStyles: Card = {
+  id: "citations/mixed-styles",
+  pass: "citations",
+  weight: "settle",
+  code: "cit",
+  title: "An entry in another style",
+  why: "A list that was put together from several papers shows it: one entry follows another manual than the rest.",
+  source: "the published style files of the manuals",
+  examples: [
+    {
+      wrong:
+        "Mud swallows the lead (Orrin & Vale, 2004). Sand is dropped at the turn (Weller, 2016). The well is rated (Teesdale, 2011).\n\n## References\n\nOrrin, I., & Vale, T. (2004). Sounding lead and echo sounder on a soft bottom. *Estuary Letters*, *11*(2), 40–52.\n\nTeesdale, Ruth. “Rating a Stilling Well.” *Estuary Letters*, vol. 18, no. 3, 2011, pp. 77–90.\n\nWeller, P. (2016). Sand on the turn of the tide. *Estuary Letters*, *23*(1), 9–21.",
+      marked: "Teesdale, Ruth. “Rating a Stilling Well.” Estuary Letters, v",
+    },
+    {
+      leave:
+        "Mud swallows the lead (Orrin & Vale, 2004). Sand is dropped at the turn (Weller, 2016).\n\n## References\n\nOrrin, I., & Vale, T. (2004). Sounding lead and echo sounder on a soft bottom. *Estuary Letters*, *11*(2), 40–52.\n\nWeller, P. (2016). Sand on the turn of the tide. *Estuary Letters*, *23*(1), 9–21.",
+    },
+  ],
+};

@@ -16,11 +16,13 @@ interface AskOutsideProps {
   label: string;
   /** When it was last asked, ISO 8601; null for never. */
   at: string | null;
+  /** Asking about one entry alone; null where none is looked at. */
+  alone?: { label: string; onAsk: () => void } | null;
   onAsk: () => void;
 }
 
 /** Says what is sent before anything is, and how asking goes. */
-export function AskOutside({ asked, service, entries, label, at, onAsk }: AskOutsideProps) {
+export function AskOutside({ asked, service, entries, label, at, alone, onAsk }: AskOutsideProps) {
   return (
     <div className="border-b border-hair px-8 py-3 text-[13px]" aria-live="polite">
       <p className="text-soft">
@@ -46,6 +48,11 @@ export function AskOutside({ asked, service, entries, label, at, onAsk }: AskOut
             {at ? `${label} again` : label}
           </button>
         )}
+        {alone && !asked.asking ? (
+          <button type="button" className="button-text" onClick={alone.onAsk}>
+            {alone.label}
+          </button>
+        ) : null}
         {asked.failure && asked.failure !== "stopped" ? (
           <span role="alert">{SAYS[asked.failure]}</span>
         ) : null}

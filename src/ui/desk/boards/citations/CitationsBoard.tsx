@@ -47,9 +47,12 @@ export function CitationsBoard(props: BoardProps) {
   const outside = useOutside(reports.outside);
   const [filter, setFilter] = useState(NO_LIST_FILTER);
   const [key, setKey] = useState("");
-  const all = useMemo(() => (table ? listRows(table, open, text) : []), [table, open, text]);
-  const rows = useMemo(() => filteredRows(all, filter, text), [all, filter, text]);
+  const all = useMemo(() => (table ? listRows(table, open) : []), [table, open]);
   const titles = useMemo(() => sectionTitles({ text, blocks: [...blocks] }), [text, blocks]);
+  const rows = useMemo(
+    () => filteredRows(all, filter, text, (use) => titles[blocks[use.block]?.section ?? 0] ?? ""),
+    [all, filter, text, titles, blocks],
+  );
   const found = rows.findIndex((row) => row.key === key);
   const from = reports.from;
   const first = rows.findIndex(({ marks }) =>
@@ -97,13 +100,19 @@ export function CitationsBoard(props: BoardProps) {
     stet: () => void stet(),
     own: new Map([
       ["v", () => choose(viewAfter(CITATION_VIEWS, view))],
-      ["l", () => choose("index")],
+      ["l", () => lookUp()],
       ["Enter", () => take(0)],
       ["PageDown", () => go(at + 1)],
       ["PageUp", () => go(at - 1)],
       ...Array.from({ length: 9 }, (_, index) => [String(index + 1), () => take(index)] as const),
     ]),
   });
+  // The entry that was looked at when the look-up was opened.
+  const [looked, setLooked] = useState<number | null>(null);
+  const lookUp = () => {
+    setLooked(here?.kind === "entry" ? here.entry.reference : null);
+    choose("index");
+  };
   const choose = (next: CitationView) => {
     reports.memory.view = next;
     setView(next);
@@ -121,7 +130,7 @@ export function CitationsBoard(props: BoardProps) {
             {figure(openRows)} open
           </span>
         ) : null}
-        <Narrow filter={filter} rows={all} onChoose={setFilter} />
+        <Narrow filter={filter} rows={all} titles={titles} onChoose={setFilter} />
       </header>
       <BoardViews
         labels={CITATION_VIEWS}
@@ -134,6 +143,7 @@ export function CitationsBoard(props: BoardProps) {
           table={table}
           text={text}
           outside={outside}
+          only={looked}
           reading={reports.reading}
           onPut={(edit, entry) =>
             deciding.putIn(
@@ -201,7 +211,7 @@ export function CitationsBoard(props: BoardProps) {
           at={rows.filter(({ marks }, index) => marks.length > 0 && index <= at).length}
           openRows={openRows}
           deciding={deciding}
-          onLookUp={() => choose("index")}
+          onLookUp={lookUp}
           onTake={take}
           onStet={() => void stet()}
           onSee={see}
@@ -227,11 +237,12 @@ function entriesLabel(entries: number): string {
 interface NarrowProps {
   filter: ListFilter;
   rows: readonly ListRow[];
+  titles: readonly string[];
   onChoose: (filter: ListFilter) => void;
 }
 
 /** Narrows the list to what is open, to a kind of trouble, to a name or a year. */
-function Narrow({ filter, rows, onChoose }: NarrowProps) {
+function Narrow({ filter, rows, titles, onChoose }: NarrowProps) {
   const kinds = useMemo(() => troubles(rows), [rows]);
   return (
     <span className="flex items-baseline gap-4 text-[13px]">
@@ -251,6 +262,22 @@ function Narrow({ filter, rows, onChoose }: NarrowProps) {
         {kinds.map(({ rule, title, marks }) => (
           <option key={rule} value={rule}>
             {title}: {figure(marks)}
+          </option>
+        ))}
+      </select>
+      <select
+        aria-label="In which section"
+        className="max-w-44 border-b border-dotted border-faint bg-transparent"
+        value={filter.section}
+        onChange={({ target }) => {
+          onChoose({ ...filter, section: target.value });
+          target.blur();
+        }}
+      >
+        <option value="">in any section</option>
+        {[...new Set(titles.filter(Boolean))].map((title) => (
+          <option key={title} value={title}>
+            {title}
           </option>
         ))}
       </select>

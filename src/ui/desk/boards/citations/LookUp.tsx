@@ -16,13 +16,17 @@ interface LookUpProps {
   table: CitationTable;
   text: string;
   outside: AskedOutside;
+  /** The entry it was asked for from; null for none in particular. */
+  only: number | null;
   reading: boolean;
   onPut: (edit: Edit, entry: ListedEntry) => void;
 }
 
 /** What an index has otherwise than the list, entry by entry and field by field. */
-export function LookUp({ table, text, outside, reading, onPut }: LookUpProps) {
+export function LookUp({ table, text, outside, only, reading, onPut }: LookUpProps) {
   const asked = table.entries.flatMap(({ asked: one }) => (one ? [one] : []));
+  const one = table.entries.find(({ reference }) => reference === only);
+  const alone = one?.asked ? { shown: one.shown, asked: one.asked } : null;
   const found = outside.answers.works?.found ?? null;
   const looked = useMemo(() => {
     if (!found) return null;
@@ -52,6 +56,12 @@ export function LookUp({ table, text, outside, reading, onPut }: LookUpProps) {
         entries={asked.length}
         label={`Look up all ${asked.length} entries`}
         at={outside.answers.works?.at ?? null}
+        alone={
+          alone && {
+            label: `Look up “${alone.shown}” alone`,
+            onAsk: () => outside.lookUp([alone.asked]),
+          }
+        }
         onAsk={() => outside.lookUp(asked)}
       />
       {looked ? (

@@ -31,18 +31,16 @@ export interface ListFilter {
   open: boolean;
   /** A check's id; empty for all. */
   rule: string;
+  /** The title of a section in which it is used; empty for all. */
+  section: string;
   /** Part of an entry's text, or of a citation's. */
   word: string;
 }
 
-export const NO_LIST_FILTER: ListFilter = { open: false, rule: "", word: "" };
+export const NO_LIST_FILTER: ListFilter = { open: false, rule: "", section: "", word: "" };
 
 /** The rows of the list in their right order, each with the open marks that are about it. */
-export function listRows(
-  table: CitationTable,
-  open: readonly PlacedMark[],
-  text: string,
-): ListRow[] {
+export function listRows(table: CitationTable, open: readonly PlacedMark[]): ListRow[] {
   const own = open.filter(({ mark }) => mark.pass === "citations");
   const within = (one: PlacedMark, { from, to }: { from: number; to: number }) =>
     one.from < to && one.to > from;
@@ -64,20 +62,21 @@ export function listRows(
     rows.push({ kind: "entry", key: `entry ${entry.reference}`, entry, uses: entry.uses, marks });
   }
   put(null);
-  void text;
   return rows;
 }
 
 /** The rows a filter leaves. */
 export function filteredRows(
   rows: readonly ListRow[],
-  { open, rule, word }: ListFilter,
+  { open, rule, section, word }: ListFilter,
   text: string,
+  sectionOf: (use: UsePlace) => string,
 ): ListRow[] {
   const wanted = word.trim().toLowerCase();
   return rows.filter((row) => {
     if ((open || rule !== "") && row.marks.length === 0) return false;
     if (rule !== "" && !row.marks.some(({ mark }) => mark.rule === rule)) return false;
+    if (section !== "" && !row.uses.some((use) => sectionOf(use) === section)) return false;
     if (wanted === "") return true;
     if (row.kind === "slot") return row.reason.toLowerCase().includes(wanted);
     const own = row.kind === "entry" ? text.slice(row.entry.from, row.entry.to) : row.ghost.shown;
