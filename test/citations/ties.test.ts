@@ -131,6 +131,46 @@ describe("a citation", () => {
   });
 });
 
+describe("a citation by page", () => {
+  const CITED = [
+    "Lock, Mirren. Moles and Their Shadows. Gannet Press, 1989.",
+    "Orrin, Ines, and Tobias Vale. “Sounding Lead.” Estuary Letters, vol. 11, no. 2, 2004, pp. 140–52.",
+    "Weller, Piers. “Sand on the Turn.” Estuary Letters, vol. 23, no. 1, 2016, pp. 9–21.",
+  ];
+  const of = (text: string) => ties(text, CITED, "mla-9");
+
+  test("has its name in the brackets or in the sentence before", () => {
+    assert.deepEqual(of("Mud is deep (Orrin and Vale 145)."), ["tied 1"]);
+    assert.deepEqual(of("Weller says that sand comes in (12)."), ["tied 2"]);
+    assert.deepEqual(of("Moles cast shadows (Lock 3; Weller 14)."), ["tied 0", "tied 2"]);
+    assert.deepEqual(of("As Lock’s study has it, moles are tall (4)."), ["tied 0"]);
+  });
+
+  test("is none where it names nobody", () => {
+    assert.deepEqual(of("The mole is long (see Figure 3). It cost a lot (12)."), []);
+  });
+});
+
+describe("a note", () => {
+  const CITED = [
+    "Lock, Mirren. Moles and Their Shadows. Leetmoor: Gannet Press, 1989.",
+    "Orrin, Ines, and Tobias Vale. “Sounding Lead on a Soft Bottom.” Estuary Letters 11, no. 2 (2004): 140–52.",
+  ];
+
+  test("is tied in full and in short, and “ibid.” is no work of its own", () => {
+    const notes = [
+      "1. Ines Orrin and Tobias Vale, “Sounding Lead on a Soft Bottom,” Estuary Letters 11, no. 2 (2004): 145.",
+      "2. Ibid., 150.",
+      "3. Lock, Moles, 12; Orrin and Vale, “Sounding Lead,” 151.",
+    ];
+    assert.deepEqual(ties(notes.join("\n"), CITED, "chicago-notes"), [
+      "tied 1",
+      "tied 0",
+      "tied 1",
+    ]);
+  });
+});
+
 describe("a list", () => {
   test("is in order where nothing comes before something, and an author alone before the same with others", () => {
     assert.deepEqual(misplacedEntries(read("")), []);

@@ -22,6 +22,31 @@ const WRAPPED =
   "was there that day.\r\n\r\nYours,\r\n";
 
 describe("plain text", () => {
+  test("entries of a list begin anew, and go on over their lines", () => {
+    const source = [
+      "The lead sinks in mud before it stops, as the keepers of the gauge",
+      "wrote in the book that lay beside the well for all of those years.",
+      "",
+      "References",
+      "",
+      "Lock, M. (1989). Moles and their shadows on the north coast. Leet.",
+      "Orrin, I., & Vale, T. (2004). Sounding lead and echo sounder on a",
+      "soft bottom. Estuary Letters, 11(2), 140–152.",
+      "World Gauge Office. (2020). Levels of the north coast, part three.",
+      "[4] T. Vale, “The silting of the float well,” Tidal Records, 1999.",
+    ].join("\n");
+    const { text: copy, blocks } = readTxt(utf8(source), "t.txt");
+    const ends = blocks
+      .slice(2)
+      .map(({ from, to }) => [copy.slice(from, from + 8), copy.slice(to - 6, to)]);
+    assert.deepEqual(ends, [
+      ["Lock, M.", " Leet."],
+      ["Orrin, I", "0–152."],
+      ["World Ga", "three."],
+      ["[4] T. V", " 1999."],
+    ]);
+  });
+
   test("wrapped lines are one paragraph, and short lines are their own", () => {
     const { blocks, text: copy } = readTxt(utf8(WRAPPED), "t.txt");
     assert.equal(blocks.length, 2);

@@ -289,8 +289,12 @@ function isSwapped(one: string, other: string): boolean {
 }
 
 /** Whether the names of an item can be those of an entry, in order, from the one at `from` on. */
-function fits({ families, isShortened }: Known, { names, etAl }: CitationItem, from = 0): boolean {
-  const more = families.length > names.length || isShortened;
+function fits(
+  { families, isShortened }: Known,
+  { names, etAl, isOpen }: CitationItem,
+  from = 0,
+): boolean {
+  const more = !isOpen && (families.length > names.length || isShortened);
   if (etAl ? !more && families.length < 2 : more && !isShortened) return false;
   return names.every((name, at) => {
     if (at < from) return true;

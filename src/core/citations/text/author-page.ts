@@ -2,7 +2,7 @@ import { NO_NAME } from "./author-date.ts";
 import type { Citation, CitationItem } from "./citation.ts";
 import { CITED_NAMES, citedNames } from "./cited-names.ts";
 
-const BRACKETS = /\(([^()]{2,300})\)/gu;
+const BRACKETS = /\(([^()]{1,300})\)/gu;
 const PAGE =
   "(?:pp?\\. ?|pg\\. ?)?(?:[ivxlc]+|\\d+(?:[–-]\\d+)?)(?:, (?:[ivxlc]+|\\d+(?:[–-]\\d+)?))*(?: n\\d*)?";
 const ITEM = new RegExp(
@@ -15,6 +15,22 @@ export function authorPageCitations(text: string, isFamily: (name: string) => bo
   const citations: Citation[] = [];
   for (const found of text.matchAll(BRACKETS)) {
     const items: CitationItem[] = [];
+    const alone = PAGE_ALONE.test(found[1] ?? "") ? namedBefore(text, found.index, isFamily) : null;
+    if (alone) {
+      const to = found.index + found[0].length;
+      const pinpoint = { from: found.index + 1, to: to - 1, text: found[1] ?? "" };
+      const item = { ...alone, to, pinpoint };
+      const whole = text.slice(alone.from, to);
+      citations.push({
+        kind: "narrative",
+        from: alone.from,
+        to,
+        text: whole,
+        items: [item],
+        isPlain: false,
+      });
+      continue;
+    }
     let at = found.index + 1;
     let isWhole = true;
     for (const part of (found[1] ?? "").split(";")) {
@@ -34,6 +50,42 @@ export function authorPageCitations(text: string, isFamily: (name: string) => bo
     citations.push({ kind: "page", from: found.index, to, text: found[0], items, isPlain });
   }
   return citations;
+}
+
+const PAGE_ALONE = new RegExp(`^${PAGE}$`, "u");
+/** Characters before a page in which the name it is of must be. */
+const SENTENCE = 300;
+const NAME = /\p{Lu}[\p{L}\p{M}’'-]+/gu;
+
+/** The last name in the sentence before a page alone that the list knows. */
+function namedBefore(
+  text: string,
+  open: number,
+  isFamily: (name: string) => boolean,
+): Omit<CitationItem, "to" | "pinpoint"> | null {
+  const start = Math.max(0, open - SENTENCE);
+  const before = text.slice(start, open);
+  const sentence = before.search(/[.?!]\s(?=\p{Lu}[^.?!]*$)/u) + 1;
+  const names = [...before.matchAll(NAME)].filter(
+    ({ 0: name, index }) =>
+      index >= sentence && name.length > 2 && isFamily(name.replace(/[’']s?$/u, "")),
+  );
+  const last = names.at(-1);
+  if (!last) return null;
+  const from = start + last.index;
+  const name = last[0].replace(/[’']s?$/u, "");
+  return {
+    from,
+    names: [{ from, to: from + name.length, text: name }],
+    etAl: null,
+    isOpen: true,
+    abbreviation: null,
+    year: null,
+    number: null,
+    title: null,
+    prefix: "",
+    isContinued: false,
+  };
 }
 
 function readItem(

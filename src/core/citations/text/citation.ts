@@ -13,6 +13,8 @@ export interface CitationItem extends Range {
   names: readonly CitedName[];
   /** Where “et al.” stands. */
   etAl: Range | null;
+  /** Others may be named with these: they are not read one by one. */
+  isOpen?: true;
   /** A group's abbreviation in square brackets behind its name. */
   abbreviation: string | null;
   year: (Range & { text: string; value: number | null; suffix: string }) | null;

@@ -16,7 +16,7 @@ export const CITED_NAMES = `${CITED_NAME}(?:${JOIN}${CITED_NAME})*(?:,? ${ET_AL}
 
 /** What parts names; “Jr.” belongs to the one before. */
 const SPLIT = /,? (?:and|&) |, (?!(?:Jr|Sr)\.)/gu;
-const BEHIND = /,? (?:Jr|Sr)\.$/u;
+const BEHIND = /(?:,? (?:Jr|Sr)\.|[’']s)$/u;
 const ET_AL_AT_END = new RegExp(`,?\\s${ET_AL}$`, "u");
 const INITIALS = /^((?:\p{Lu}\.[ -]?)+)(?=\p{L})/u;
 

@@ -39,7 +39,8 @@ function readPart(text: string, at: number, part: string, index: ReferenceIndex)
     from,
     to,
     names: [{ from: nameAt, to: nameAt + name.length, text: name }],
-    etAl: /\bet al\b/u.test(whole) ? { from, to: from } : null,
+    etAl: null,
+    isOpen: true,
     abbreviation: null,
     year: null,
     number: null,
@@ -73,7 +74,8 @@ function knownIn(
     const title = entry.fields.title?.text ?? "";
     const words = title.split(/[\s:,.–—]+/u).filter((word) => word.length > 3);
     const found = words.filter((word) => plain.includes(folded(word))).length;
-    const enough = Math.min(TITLE_WORDS, words.length);
+    // A note that begins with the name is a short one, whose title may be a word.
+    const enough = Math.min(place === 0 ? 1 : TITLE_WORDS, words.length);
     if (found >= enough && found > (best?.words ?? 0)) best = { name, place, title, words: found };
   }
   return best;

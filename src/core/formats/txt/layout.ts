@@ -21,6 +21,11 @@ const WRAP_FROM = 45;
 const WRAP_TO = 100;
 
 const ITEM = /^(?:([-*•–])|(\(?(?:\d{1,3}|[a-z]|[ivx]{1,4})[.)]))\s+/;
+/** A line that begins an entry of a list of references: a number in brackets, or inverted names, or a name before a year. */
+const ENTRY =
+  /^(?:\[\d{1,4}\]\s|(?:\p{Ll}{1,3}\s){0,2}\p{Lu}[\p{L}’'-]+(?:\s\p{Lu}[\p{L}’'-]+)?, (?:\p{Lu}\.|\p{Lu}\p{Ll}+(?:\s\p{Lu}\.)?[.,]\s)|[^.()]{3,80}\. \((?:(?:1[4-9]|20)\d\d|n\.d\.)|[—–-]{3}[.,]\s)/u;
+/** How an entry ends: with a stop, or an address. */
+const ENTRY_END = /(?:[.)\]”"]|(?:https?:\/\/|doi:|10\.\d{4,9}\/)\S+)$/u;
 const UNDERLINE = /^(?:={3,}|-{3,}|~{3,})$/;
 
 /** Lays out a file whose line ends are "\n". */
@@ -129,8 +134,12 @@ function split(source: string, lines: readonly Line[], wrapped: boolean): TextBl
   for (const line of lines) {
     const item = ITEM.exec(source.slice(line.from, line.to));
     const last = blocks.at(-1);
+    const begins =
+      previous !== undefined &&
+      ENTRY.test(source.slice(line.from, line.to)) &&
+      ENTRY_END.test(source.slice(previous.from, previous.to));
     const continues =
-      wrapped && last && !item && previous && previous.to - previous.from >= WRAP_FROM;
+      wrapped && last && !item && !begins && previous && previous.to - previous.from >= WRAP_FROM;
     if (continues) last.lines.push(line);
     else if (item) {
       const marker = item[1] ? "•" : (item[2] ?? "");
