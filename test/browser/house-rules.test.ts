@@ -103,6 +103,33 @@ describe("rules of a house", () => {
     await close();
   });
 
+  test("are made of a group on the board with H, filled in", async () => {
+    const { page, errors, close } = await openBrowser();
+    await pasted(
+      page,
+      "Wells",
+      "The stilling-well is deep. A stilling-well is dug. The stilling well was cleared, and the stilling-well stayed. The old float gauge stopped.",
+    );
+    await page
+      .getByRole("navigation", { name: "Passes" })
+      .getByRole("button", { name: /^Consistency/ })
+      .click();
+    await press(page, "b");
+    await page.getByRole("region", { name: "Settling" }).getByRole("heading").first().waitFor();
+    await page.keyboard.press("1");
+    await page.keyboard.press("h");
+    const dialog = page.getByRole("dialog", { name: "A rule for the house" });
+    await dialog.getByRole("button", { name: "Keep the rule" }).waitFor();
+    const written = await dialog
+      .getByRole("textbox")
+      .evaluateAll((all) => all.map((one) => (one as HTMLInputElement).value));
+    assert.ok(written.includes("stilling-well"), written.join(" | "));
+    await page.keyboard.press("Escape");
+    await dialog.waitFor({ state: "detached" });
+    assert.deepEqual(errors, []);
+    await close();
+  });
+
   test("go out as one file, and come in to another house with what contradicts them shown", async () => {
     const { page, errors, close } = await openBrowser();
     await openShelf(page);

@@ -1,5 +1,5 @@
 import { Suspense, useEffect, useMemo } from "react";
-import { HOUSE } from "../../core/house/style.ts";
+import type { RuleDraft } from "../../core/house/rule-draft.ts";
 import { readerOf } from "../../core/readings/readers.ts";
 import type { BoardDeciding } from "./boards/board.ts";
 import { PASS_PARTS, READINGS } from "./pass-parts.ts";
@@ -11,10 +11,12 @@ interface BoardPaneProps {
   /** The readings, or the board of the present pass. */
   which: "pass" | "readings";
   onClose: () => void;
+  /** Has a rule of the house made of a draft. */
+  onRule: (draft: RuleDraft) => void;
 }
 
 /** A board over the text: of the present pass, or how the text reads. */
-export function BoardPane({ session, which, onClose }: BoardPaneProps) {
+export function BoardPane({ session, which, onClose, onRule }: BoardPaneProps) {
   const { openOfAll, tables, pass, subject, record, readings, scope, ...kept } = useSlice(
     session,
     "openOfAll",
@@ -62,13 +64,13 @@ export function BoardPane({ session, which, onClose }: BoardPaneProps) {
       partTerms: (pairs) => void session.settling.partTerms(pairs),
       writeForm: (...what) => void session.settling.write(...what),
       keepForms: (group, places) => void session.settling.keepAll(group, places),
-      houseForm: (form) => void session.settings.listWord(form, HOUSE),
+      houseRule: (group, form) => onRule(session.house.draftOfGroup(group, form)),
       explainInEach: (each) => void session.settings.explainInEach(each),
       ask: (rule, range, note) => void session.deciding.ask(rule, range, note),
       takeBack: (seq) => void session.deciding.undo(seq),
       say: (notice) => session.say(notice),
     }),
-    [session, onClose],
+    [session, onClose, onRule],
   );
   if (!tables) return <p className="p-10 text-soft">Nothing has been read yet.</p>;
   const { Screen } = board;

@@ -145,7 +145,7 @@ export function Desk({ nonce }: { nonce: string }) {
           </div>
           {board === "cleanup" ? <CleanupBoard session={session} onClose={closeBoard} /> : null}
           {board === "pass" || board === "readings" ? (
-            <BoardPane session={session} which={board} onClose={closeBoard} />
+            <BoardPane session={session} which={board} onClose={closeBoard} onRule={setRuling} />
           ) : null}
         </div>
       </div>

@@ -33,12 +33,6 @@ export class DocumentSettings {
     this.core.say(`“${word}” is off the list. U puts it back.`);
   }
 
-  /** Puts a word, or one of several forms of a term, on a word list. */
-  async listWord(word: string, list: string): Promise<void> {
-    await this.turn({ name: "listed", of: word }, list);
-    this.core.say(`“${word}” is on the house’s list. U takes it off.`);
-  }
-
   /** Has abbreviations explained in each section of this document, or once in all of it. */
   async explainInEach(each: boolean): Promise<void> {
     await this.turn({ name: "form", of: EXPLAINED_IN }, each ? EACH_SECTION : null);

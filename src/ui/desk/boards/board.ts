@@ -89,8 +89,8 @@ export interface BoardDeciding {
   ): void;
   /** Lets all forms of a group stand. */
   keepForms(group: string, places: readonly FormPlace[]): void;
-  /** Puts a form on the house's word list. */
-  houseForm(form: string): void;
+  /** Makes a rule of the house of a group's form. */
+  houseRule(group: string, form: string): void;
   /** Has abbreviations explained in each section, or once in the document. */
   explainInEach(each: boolean): void;
   /** Asks the author about a place. */

@@ -68,8 +68,8 @@ export function OneGroup({ open, at, all, onStep, onNextView, ...board }: OneGro
   };
   const keep = () => places && !reports.reading && deciding.keepForms(group.id, places);
   const house = () => {
-    if (/^[\p{L}\p{M}’' -]+$/u.test(chosen)) deciding.houseForm(chosen);
-    else deciding.say("Only a word or a compound goes on the house’s list.");
+    if (!isChosen) return deciding.say(CHOOSE);
+    if (!reports.reading) deciding.houseRule(group.id, chosen);
   };
   const see = () => here && deciding.goToRange(here.place, "consistency");
   const choose = (index: number) => {
