@@ -3,6 +3,7 @@ import { z } from "zod";
 import { Alignment } from "../core/carry/alignment.ts";
 import { loadLanguage } from "./checking.ts";
 import { openFile } from "./files.ts";
+import { parseJson } from "./json-line.ts";
 import { parseOptions, UsageError } from "./options.ts";
 
 const placeSchema = z.object({
@@ -31,7 +32,7 @@ export async function runCarry(args: readonly string[]): Promise<number> {
   for await (const line of createInterface({ input: process.stdin })) {
     number++;
     if (line.trim() === "") continue;
-    const place = placeSchema.safeParse(parsed(line));
+    const place = placeSchema.safeParse(parseJson(line));
     const { text } = old.manuscript;
     if (!place.success || place.data.to < place.data.from || place.data.to > text.length) {
       process.stderr.write(`line ${number}: no place of the old version\n`);
@@ -47,12 +48,4 @@ export async function runCarry(args: readonly string[]): Promise<number> {
     process.stdout.write(values.json ? out : told);
   }
   return status;
-}
-
-function parsed(line: string): unknown {
-  try {
-    return JSON.parse(line);
-  } catch {
-    return undefined;
-  }
 }

@@ -6,6 +6,7 @@ import { KINDS, VARIETIES } from "../core/manuscript/model.ts";
 import { checkText, loadLanguage } from "./checking.ts";
 import { FALLBACK_VARIETY } from "./files.ts";
 import { printedQuantity } from "./gathered.ts";
+import { parseJson } from "./json-line.ts";
 import { CHECK_OPTIONS, checkOptions, parseOptions } from "./options.ts";
 
 const lineSchema = z.object({
@@ -56,12 +57,4 @@ export async function runLines(args: readonly string[]): Promise<number> {
     }
   }
   return status;
-}
-
-function parseJson(line: string): unknown {
-  try {
-    return JSON.parse(line);
-  } catch {
-    return undefined;
-  }
 }

@@ -11,6 +11,7 @@ import { duplicateEntry, listOrder } from "../core/citations/text-rules/list.ts"
 import { Engine } from "../core/engine/engine.ts";
 import { loadLanguage, printed } from "./checking.ts";
 import { openFile } from "./files.ts";
+import { parseJson } from "./json-line.ts";
 import { oneOf, parseOptions, UsageError } from "./options.ts";
 
 /** Prints the citations and the entries of each file, how they are tied, and what is marked. */
@@ -171,7 +172,7 @@ export async function runReferenceList(args: readonly string[]): Promise<number>
   for await (const line of createInterface({ input: process.stdin })) {
     number++;
     if (line.trim() === "") continue;
-    const request = listSchema.safeParse(parsed(line));
+    const request = listSchema.safeParse(parseJson(line));
     if (!request.success) {
       process.stderr.write(`line ${number}: ${z.prettifyError(request.error)}\n`);
       status = 2;
@@ -212,12 +213,4 @@ export async function runReferenceList(args: readonly string[]): Promise<number>
     }
   }
   return status;
-}
-
-function parsed(line: string): unknown {
-  try {
-    return JSON.parse(line);
-  } catch {
-    return undefined;
-  }
 }

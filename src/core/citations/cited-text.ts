@@ -100,7 +100,11 @@ export function readCitedDocument(
   const { guess, style, references, index } = readLists(blocks, lists, settings, cache);
   const citations = readCitations(blocks, lists, index, style, cache);
   const { isWord } = settings;
-  const thisYear = Math.max(settings.thisYear, yearOfText(blocks, lists));
+  // The text is asked for its years only where an entry is of one to come.
+  const isLater = references.some(({ entry }) => (entry.year?.value ?? 0) > settings.thisYear);
+  const thisYear = isLater
+    ? Math.max(settings.thisYear, yearOfText(blocks, lists))
+    : settings.thisYear;
   return { style, guess, lists, references, citations, index, blocks, isWord, thisYear };
 }
 

@@ -162,13 +162,7 @@ function goesOn(before: string, after: string): boolean {
   if (/^\p{Lu}\p{Ll}?\.(?:[\s,.-]|$)/u.test(after)) return true;
   // “Orrin, Ida, and T. Vale.”: an initial before its family name.
   const piece = before.split(/,\s*(?:and\s+)?|\sand\s/u).at(-1) ?? "";
-  const isFirst = !/,/u.test(before);
-  if (isFirst)
-    return (
-      /^\p{Lu}[\p{L}’'-]+[.,]/u.test(after) &&
-      !/^\p{Lu}[\p{L}’'-]+\. \p{Lu}[^.]*: /u.test(after) &&
-      false
-    );
+  if (!before.includes(",")) return false;
   const isInverted = before.split(",").length === 2 && !/\sand\s/u.test(before);
   if (isInverted)
     return (

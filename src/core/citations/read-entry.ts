@@ -289,7 +289,7 @@ function readSource(
     container = containerOf(entry, from, about, italics, style);
     if (container) at = container.to;
   }
-  return { container, ...publisherOf(entry, at, style, about.isPart && !about.isIn) };
+  return { container, ...publisherOf(entry, at, about.isPart && !about.isIn) };
 }
 
 /** Where the publisher begins that stands behind a comma, as it does where no volume is told. */
@@ -342,7 +342,6 @@ function containerOf(
 function publisherOf(
   entry: Masked,
   from: number,
-  style: CitationStyle,
   isPeriodical: boolean,
 ): Pick<SourcePart, "publisher" | "place"> {
   const rest = entry.rest(from);
@@ -367,7 +366,6 @@ function publisherOf(
     }
     at = begin + stretch.length;
   }
-  void style;
   return { place: null, publisher: last };
 }
 

@@ -60,7 +60,7 @@ function readAccessed(entry: Masked): Field | null {
 
 function readDoi(entry: Masked): Pick<TailParts, "doi" | "doiWhole"> {
   const found = entry.find(DOI) ?? entry.find(BROKEN_DOI);
-  const field = found && entry.field(found, 2, (found[0].length - (found[2]?.length ?? 0)) | 0);
+  const field = found && entry.field(found, 2, found[0].length - (found[2]?.length ?? 0));
   if (!found || !field) return { doi: null, doiWhole: null };
   const doi = withoutStop(field);
   const whole = { from: found.index, to: doi.to };

@@ -4,7 +4,7 @@ import {
   MOST_ASKED,
   registerAnswerSchema,
 } from "../../core/citations/outside/asking.ts";
-import { type Answers, keepAnswers, NO_ANSWERS, readAnswers } from "../../store/outside.ts";
+import { type Answers, keepAnswers, readAnswers } from "../../store/outside.ts";
 
 /** How asking an outside service ended, where it gave no answer. */
 export type AskFailure = "offline" | "slow" | "failed" | "stopped";
@@ -87,5 +87,3 @@ export class Outside {
     }
   }
 }
-
-export { NO_ANSWERS };

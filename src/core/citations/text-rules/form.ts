@@ -238,12 +238,11 @@ export const pinpointForm: TextRule = ({ blocks, citations, style }) => {
 };
 
 /** The order of works in one pair of brackets. */
-export const bracketOrder: TextRule = ({ blocks, citations, style }) => {
+export const bracketOrder: TextRule = ({ citations, style }) => {
   if (style.inText.order !== "alphabetical") return [];
   const found: CitedFinding[] = [];
   for (const { block, citation, items } of citations) {
     if (citation.kind !== "parenthetical" || items.length < 2) continue;
-    const text = blocks[block]?.text ?? "";
     const works = items.filter(({ item }) => !item.isContinued);
     // Behind “see also” another group begins.
     if (works.some(({ item }, at) => at > 0 && item.prefix !== "")) continue;
@@ -270,7 +269,6 @@ export const bracketOrder: TextRule = ({ blocks, citations, style }) => {
           ]
         : [],
     });
-    void text;
   }
   return found;
 };

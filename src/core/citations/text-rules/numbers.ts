@@ -42,9 +42,7 @@ export const numberRange: TextRule = ({ blocks, citations, style }) => {
     // Brackets of another kind are the house's; what stands in them is the style's.
     const own = !isSquare || brackets[0] === "[" ? right : `[${inner(right)}]`;
     const compared = brackets === "superscript" ? inner(own) : own;
-    const shown =
-      text.startsWith("(") || text.startsWith("[") || brackets !== "superscript" ? text : text;
-    if (same(shown, compared) || numbers.length < 2) continue;
+    if (same(text, compared) || numbers.length < 2) continue;
     found.push({
       block,
       from: citation.from,
