@@ -15,12 +15,13 @@ import { benchKills } from "./kills.ts";
 import { benchLanguage } from "./language.ts";
 import { benchLongParagraphs } from "./long-paragraphs.ts";
 import { benchManuals } from "./manuals.ts";
+import { benchOriginality } from "./originality/originality.ts";
 import { benchPipeline } from "./pipeline.ts";
 import { benchQuality } from "./quality.ts";
 import { benchReal } from "./real/real.ts";
 import { benchSameMarks } from "./same-marks.ts";
 
-/** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, grammar, pairs, paragraphs, hostile, real, same, consistency, citations, house, carry, cleanup, learn, desk, browser, kills, chance. */
+/** `npm run bench`, or one part of it by name: core, pipeline, language, quality, alarms, grammar, pairs, paragraphs, hostile, real, same, consistency, citations, originality, house, carry, cleanup, learn, desk, browser, kills, chance. */
 const parts: Record<string, () => unknown> = {
   core: benchCore,
   pipeline: benchPipeline,
@@ -39,6 +40,7 @@ const parts: Record<string, () => unknown> = {
   consistency: benchConsistency,
   house: benchHouse,
   citations: benchCitations,
+  originality: benchOriginality,
   carry: benchCarry,
   cleanup: benchCleanup,
   learn: benchLearn,

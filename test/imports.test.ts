@@ -13,6 +13,7 @@ const LAYERS = [
   "core/readings|core/ledger|core/house",
   "core/language|core/formats",
   "core/citations",
+  "core/originality",
   "core/checks",
   "core/engine|core/backup|core/gathered|core/carry|core/cleanup",
   "core/report",

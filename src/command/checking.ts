@@ -33,7 +33,8 @@ import { WordClasses } from "../core/language/words/word-classes.ts";
 import { moveEdits } from "../core/manuscript/edits.ts";
 import type { Edit, Kind, Manuscript, Range, Variety } from "../core/manuscript/model.ts";
 
-const DATA = path.resolve(import.meta.dirname, "../../data");
+/** The folder of the data that ship. */
+export const DATA = path.resolve(import.meta.dirname, "../../data");
 
 /** The choice models, in files of a size that is easily kept. */
 const CHOICES = ["choices-1.bin", "choices-2.bin"];

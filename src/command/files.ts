@@ -8,10 +8,13 @@ import type { Manuscript } from "../core/manuscript/model.ts";
 /** Where nothing in the text tells. */
 export const FALLBACK_VARIETY = "en-US";
 
-/** Reads one document; says on stderr why it cannot be read, and then returns null. */
+/**
+ * Reads one document; says on stderr why it cannot be read, and then returns null. Its variety is told
+ * where there is a lexicon to tell it by.
+ */
 export async function openFile(
   file: string,
-  lexicon: Lexicon,
+  lexicon: Lexicon | null,
 ): Promise<{ bytes: Uint8Array; manuscript: Manuscript } | null> {
   let bytes: Uint8Array;
   try {
@@ -20,7 +23,8 @@ export async function openFile(
     process.stderr.write(`${file}: ${error instanceof Error ? error.message : String(error)}\n`);
     return null;
   }
-  const guess = (text: string) => guessVariety(text, lexicon, FALLBACK_VARIETY);
+  const guess = (text: string) =>
+    lexicon ? guessVariety(text, lexicon, FALLBACK_VARIETY) : FALLBACK_VARIETY;
   const read = await readDocument(bytes, path.basename(file), guess);
   if ("problem" in read) {
     process.stderr.write(`${file}: ${read.problem.sentence}\n`);

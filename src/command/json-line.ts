@@ -6,3 +6,9 @@ export function parseJson(line: string): unknown {
     return undefined;
   }
 }
+
+/** Prints a value as a line, and waits where the reader is slower. */
+export async function printLine(value: unknown): Promise<void> {
+  if (process.stdout.write(`${JSON.stringify(value)}\n`)) return;
+  await new Promise((resolve) => process.stdout.once("drain", resolve));
+}

@@ -6,8 +6,9 @@ import { KINDS, VARIETIES } from "../core/manuscript/model.ts";
 import { checkText, loadLanguage } from "./checking.ts";
 import { FALLBACK_VARIETY } from "./files.ts";
 import { printedQuantity } from "./gathered.ts";
-import { parseJson } from "./json-line.ts";
+import { parseJson, printLine } from "./json-line.ts";
 import { CHECK_OPTIONS, checkOptions, parseOptions } from "./options.ts";
+import { openCompared, printedOverlaps } from "./overlap.ts";
 
 const lineSchema = z.object({
   id: z.union([z.string(), z.number()]),
@@ -18,9 +19,15 @@ const lineSchema = z.object({
 
 /** Checks one text a line, in order, as they come; a line that is no request is reported and skipped. */
 export async function runLines(args: readonly string[]): Promise<number> {
-  const { values } = parseOptions(args, CHECK_OPTIONS);
+  const { values } = parseOptions(args, {
+    ...CHECK_OPTIONS,
+    sources: { type: "string" },
+    index: { type: "string" },
+  });
   const options = checkOptions(values);
-  const language = loadLanguage();
+  const compared = values.sources ? await openCompared(values.sources, values.index) : null;
+  // Who asks what a text shares with sources and names no pass wants no marks.
+  const language = compared && !values.passes ? null : loadLanguage();
   let status = 0;
   let number = 0;
   for await (const line of createInterface({ input: process.stdin })) {
@@ -33,12 +40,17 @@ export async function runLines(args: readonly string[]): Promise<number> {
       continue;
     }
     const { id, text } = request.data;
+    const manuscript = linesManuscript(text);
+    const overlaps = compared ? printedOverlaps(manuscript, compared) : {};
+    if (!language) {
+      await printLine({ id, ...overlaps });
+      continue;
+    }
     const variety =
       request.data.variety ??
       options.variety ??
       guessVariety(text, language.lexicon, FALLBACK_VARIETY);
     const kind = request.data.kind ?? options.kind ?? "report";
-    const manuscript = linesManuscript(text);
     const {
       words: _words,
       quantities,
@@ -48,13 +60,12 @@ export async function runLines(args: readonly string[]): Promise<number> {
       kind,
       passes: options.passes,
     });
-    if (
-      !process.stdout.write(
-        `${JSON.stringify({ id, ...found, ...(quantities ? { quantities: quantities().map(printedQuantity) } : {}) })}\n`,
-      )
-    ) {
-      await new Promise((resolve) => process.stdout.once("drain", resolve));
-    }
+    await printLine({
+      id,
+      ...found,
+      ...(quantities ? { quantities: quantities().map(printedQuantity) } : {}),
+      ...overlaps,
+    });
   }
   return status;
 }

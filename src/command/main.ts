@@ -4,6 +4,7 @@ import { runExport } from "./export.ts";
 import { runAbbreviations, runQuantities } from "./gathered.ts";
 import { runLines } from "./lines.ts";
 import { UsageError } from "./options.ts";
+import { runOverlap } from "./overlap.ts";
 import { runReadings } from "./readings.ts";
 import { runReferenceList, runReferences } from "./references.ts";
 import { runReport } from "./report.ts";
@@ -13,9 +14,9 @@ const USAGE = `Usage: dry-run COMMAND [OPTIONS] [FILE...]
 
   check [--variety en-US|en-GB] [--kind KIND] [--passes spelling,grammar,wording,sentences,consistency,citations] [--house STYLE.json,...] [--json] [--fail] FILE...
       the marks of each file, for people or one JSON object a file
-  lines [--variety V] [--kind K] [--passes P]
+  lines [--variety V] [--kind K] [--passes P] [--sources DIR|FILE.jsonl] [--index FILE]
       JSON Lines in {id, text, variety?, kind?}, JSON Lines out {id, marks}, with groups and quantities
-      where the consistency pass is asked for
+      where the consistency pass is asked for, and with what the text shares with sources
   abbreviations [--json] FILE...
       the abbreviations of each file: expansions, places, what is wrong with them
   quantities [--json] FILE...
@@ -32,6 +33,9 @@ const USAGE = `Usage: dry-run COMMAND [OPTIONS] [FILE...]
       ID: apa-6, apa-7, mla-9, chicago-author-date, chicago-notes, harvard, vancouver, ieee, ama-11
   reference-list
       JSON Lines in {id, style, entries:[text], italics?}, JSON Lines out {id, entries:[{fields, marks}], marks}
+  overlap --sources DIR|FILE.jsonl [--index FILE] [--json] FILE...
+      what each file shares with sources, a folder of documents or rows {id, text}; the index is read
+      from FILE where it is of these sources, and otherwise made and written there
   carry [--json] OLD NEW
       JSON Lines in {id, from, to}, places in OLD’s text; out the same places in NEW’s, or nulls
   report --as html|docx|csv|json [--variety V] [--kind K] --out-dir DIR FILE...
@@ -61,6 +65,8 @@ async function main(argv: readonly string[]): Promise<number> {
       return runReferences(rest);
     case "reference-list":
       return runReferenceList(rest);
+    case "overlap":
+      return runOverlap(rest);
     case "report":
       return runReport(rest);
     case "carry":

@@ -11,7 +11,7 @@ import { duplicateEntry, listOrder } from "../core/citations/text-rules/list.ts"
 import { Engine } from "../core/engine/engine.ts";
 import { loadLanguage, printed } from "./checking.ts";
 import { openFile } from "./files.ts";
-import { parseJson } from "./json-line.ts";
+import { parseJson, printLine } from "./json-line.ts";
 import { oneOf, parseOptions, UsageError } from "./options.ts";
 
 /** Prints the citations and the entries of each file, how they are tied, and what is marked. */
@@ -208,9 +208,7 @@ export async function runReferenceList(args: readonly string[]): Promise<number>
         ),
       ),
     };
-    if (!process.stdout.write(`${JSON.stringify(result)}\n`)) {
-      await new Promise((resolve) => process.stdout.once("drain", resolve));
-    }
+    await printLine(result);
   }
   return status;
 }

@@ -1,4 +1,4 @@
-import { groupedByBlock, relative } from "../engine/by-block.ts";
+import { groupedByBlock, relative } from "../manuscript/by-block.ts";
 import { whyRefused } from "../manuscript/layout.ts";
 import type { Edit, Manuscript } from "../manuscript/model.ts";
 import { cleanBlock } from "./places.ts";

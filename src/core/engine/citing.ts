@@ -9,8 +9,8 @@ import {
 import { withOverrides } from "../citations/styles/overrides.ts";
 import type { CitedFinding } from "../citations/text-rules/rule.ts";
 import type { Language } from "../language/analysis.ts";
+import { groupedByBlock, relative } from "../manuscript/by-block.ts";
 import type { Block, Span } from "../manuscript/model.ts";
-import { groupedByBlock, relative } from "./by-block.ts";
 import type { Finder } from "./finder.ts";
 import type { CheckSettings, FormCounted, Group, GroupPlace } from "./mark.ts";
 

@@ -3,10 +3,10 @@ import { RuleBook, type RuledBlock } from "../checks/house/rule-book.ts";
 import type { HouseRule, Rule, RuleExample } from "../house/rules.ts";
 import { type AnalysedBlock, analyse, type Language } from "../language/analysis.ts";
 import { structureOf } from "../language/text/structure.ts";
+import { groupedByBlock, relative } from "../manuscript/by-block.ts";
 import { applyEdits } from "../manuscript/edits.ts";
 import { linesManuscript } from "../manuscript/lines.ts";
 import type { Edit, Kind, Manuscript, Span, Variety } from "../manuscript/model.ts";
-import { groupedByBlock, relative } from "./by-block.ts";
 import { Engine } from "./engine.ts";
 
 /** A place where a rule that is being written would speak; offsets in the document. */

@@ -1,5 +1,5 @@
-import { blockIndexAt } from "../manuscript/layout.ts";
-import type { Block, Range, Span } from "../manuscript/model.ts";
+import { blockIndexAt } from "./layout.ts";
+import type { Block, Range, Span } from "./model.ts";
 
 /** Edits or spans by the number of the block they begin in. */
 export function groupedByBlock<Item extends Range>(

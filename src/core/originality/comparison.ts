@@ -1,0 +1,152 @@
+import { claimsOf } from "./claims.ts";
+import { type Overlap, type Searched, type Sources, searchOverlaps } from "./overlaps.ts";
+import { type KnownSources, type Passage, passagesOf } from "./passages.ts";
+import { type ComparedBlock, type RegionCache, regionsOf, type StockPhrases } from "./regions.ts";
+import { type ComparedWords, comparedWords } from "./words.ts";
+
+/** What a document shares with sources, as its text stands. */
+export interface Compared {
+  /** Words of the document. */
+  words: number;
+  /** In order. */
+  passages: readonly Passage[];
+}
+
+/** Words beside a change that are looked at again. */
+const AROUND = 60;
+/** Contents of blocks kept beyond those of the document. */
+const SPARE = 500;
+
+/**
+ * A document laid beside sources. The first look reads all of it, and tells how far it is; after an edit
+ * only what lies around the change is searched again.
+ */
+export class Comparison {
+  private readonly read = new Map<string, ComparedWords>();
+  private readonly regions: RegionCache = new Map();
+  private words: ComparedWords = joinedWords([], []);
+  private overlaps: readonly Overlap[] | null = null;
+
+  constructor(
+    private readonly sources: Sources & KnownSources,
+    private readonly stock: StockPhrases,
+  ) {}
+
+  /** Has everything searched anew: the sources are others. */
+  forget(): void {
+    this.overlaps = null;
+  }
+
+  /** What the document shares with the sources; the first look tells how far it is. */
+  *look(blocks: readonly ComparedBlock[]): Generator<Searched, Compared> {
+    const before = this.words.hashes;
+    this.words = this.wordsOf(blocks);
+    const { hashes } = this.words;
+    this.overlaps = this.overlaps
+      ? this.searchAgain(before, hashes, this.overlaps)
+      : yield* searchOverlaps(hashes, this.sources);
+    return this.compared(blocks);
+  }
+
+  /** The same without a stop on the way. */
+  lookAtOnce(blocks: readonly ComparedBlock[]): Compared {
+    const look = this.look(blocks);
+    for (;;) {
+      const step = look.next();
+      if (step.done) return step.value;
+    }
+  }
+
+  private compared(blocks: readonly ComparedBlock[]): Compared {
+    const words = this.words.hashes.length;
+    const claims = claimsOf(this.overlaps ?? [], words);
+    if (this.regions.size > blocks.length + SPARE) this.regions.clear();
+    const regions = regionsOf(blocks, this.stock, this.regions);
+    return { words, passages: passagesOf(claims, this.words, regions, this.sources) };
+  }
+
+  /** Searches around what is otherwise; the rest is as it was, further on or back. */
+  private searchAgain(
+    before: Uint32Array,
+    now: Uint32Array,
+    overlaps: readonly Overlap[],
+  ): Overlap[] {
+    const { from, to, by } = changeBetween(before, now);
+    if (from === to && by === 0) return [...overlaps];
+    const reach = { from: from - AROUND, to: to + AROUND };
+    for (let grew = true; grew; ) {
+      grew = false;
+      for (const overlap of overlaps) {
+        if (overlap.to < reach.from || overlap.from > reach.to) continue;
+        if (overlap.from < reach.from) [reach.from, grew] = [overlap.from, true];
+        if (overlap.to > reach.to) [reach.to, grew] = [overlap.to, true];
+      }
+    }
+    const start = Math.max(0, reach.from);
+    const end = Math.min(now.length, Math.max(start, reach.to + by));
+    const search = searchOverlaps(now.subarray(start, end), this.sources);
+    let step = search.next();
+    while (!step.done) step = search.next();
+    return [
+      ...overlaps.filter((overlap) => overlap.to < reach.from),
+      ...step.value.map((overlap) => moved(overlap, start)),
+      ...overlaps.filter((overlap) => overlap.from > reach.to).map((one) => moved(one, by)),
+    ];
+  }
+
+  private wordsOf(blocks: readonly ComparedBlock[]): ComparedWords {
+    if (this.read.size > blocks.length * 2 + SPARE) this.read.clear();
+    const parts = blocks.map(({ text }) => {
+      const known = this.read.get(text) ?? comparedWords(text);
+      this.read.set(text, known);
+      return known;
+    });
+    return joinedWords(parts, blocks);
+  }
+}
+
+function joinedWords(
+  parts: readonly ComparedWords[],
+  blocks: readonly Pick<ComparedBlock, "from">[],
+): ComparedWords {
+  const count = parts.reduce((sum, { hashes }) => sum + hashes.length, 0);
+  const joined = {
+    hashes: new Uint32Array(count),
+    from: new Uint32Array(count),
+    to: new Uint32Array(count),
+  };
+  let at = 0;
+  for (const [index, { hashes, from, to }] of parts.entries()) {
+    const start = blocks[index]?.from ?? 0;
+    joined.hashes.set(hashes, at);
+    for (let word = 0; word < hashes.length; word++, at++) {
+      joined.from[at] = start + (from[word] ?? 0);
+      joined.to[at] = start + (to[word] ?? 0);
+    }
+  }
+  return joined;
+}
+
+/** The words that are otherwise: [from, to) of those before, and how many more there are now. */
+function changeBetween(before: Uint32Array, now: Uint32Array) {
+  const least = Math.min(before.length, now.length);
+  let from = 0;
+  while (from < least && before[from] === now[from]) from++;
+  let behind = 0;
+  while (
+    behind < least - from &&
+    before[before.length - 1 - behind] === now[now.length - 1 - behind]
+  )
+    behind++;
+  return { from, to: before.length - behind, by: now.length - before.length };
+}
+
+function moved(overlap: Overlap, by: number): Overlap {
+  if (by === 0) return overlap;
+  return {
+    ...overlap,
+    from: overlap.from + by,
+    to: overlap.to + by,
+    pairs: overlap.pairs.map(([word, source]) => [word + by, source] as const),
+  };
+}
