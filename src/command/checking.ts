@@ -32,6 +32,9 @@ import { Syllables } from "../core/language/words/syllables.ts";
 import { WordClasses } from "../core/language/words/word-classes.ts";
 import { moveEdits } from "../core/manuscript/edits.ts";
 import type { Edit, Kind, Manuscript, Range, Variety } from "../core/manuscript/model.ts";
+import { Comparison } from "../core/originality/comparison.ts";
+import type { StockPhrases } from "../core/originality/regions.ts";
+import type { TextSources } from "../core/originality/text-sources.ts";
 
 /** The folder of the data that ship. */
 export const DATA = path.resolve(import.meta.dirname, "../../data");
@@ -67,6 +70,12 @@ export function loadLanguage(): Language {
   });
   matcherFor(loaded);
   return loaded;
+}
+
+/** What texts are compared with. */
+export interface ComparedWith {
+  sources: TextSources;
+  stock: StockPhrases;
 }
 
 /** A mark with offsets in the whole text, as the command prints it. */
@@ -114,6 +123,8 @@ export function checkText(
     passes: readonly Pass[];
     /** The house styles to read it under, the strongest first. */
     houses?: readonly HouseStyle[];
+    /** What it is compared with, for the originality pass. */
+    compared?: ComparedWith;
   },
 ): Checked {
   const { variety, kind, houses = [] } = options;
@@ -130,6 +141,12 @@ export function checkText(
   };
   const engine = new Engine(manuscript, language, settings);
   for (const _done of engine.examineAll(options.passes));
+  const { compared } = options;
+  if (compared)
+    engine.compare({
+      comparison: new Comparison(compared.sources, compared.stock),
+      names: compared.sources,
+    });
   const marks = engine
     .allMarks()
     .filter((mark) => options.passes.includes(mark.pass) && !mark.follows)

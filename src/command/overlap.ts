@@ -1,17 +1,12 @@
 import type { Manuscript } from "../core/manuscript/model.ts";
 import { Comparison } from "../core/originality/comparison.ts";
-import { comparedBlocks, type StockPhrases } from "../core/originality/regions.ts";
+import { comparedBlocks } from "../core/originality/regions.ts";
 import { counts, totalsOf, USUALLY_COUNTED } from "../core/originality/totals.ts";
+import type { ComparedWith } from "./checking.ts";
 import { openFile } from "./files.ts";
 import { printLine } from "./json-line.ts";
 import { parseOptions, UsageError } from "./options.ts";
-import { type DiskSources, loadStockPhrases, openSources } from "./sources.ts";
-
-/** What texts are compared with. */
-export interface ComparedWith {
-  sources: DiskSources;
-  stock: StockPhrases;
-}
+import { loadStockPhrases, openSources } from "./sources.ts";
 
 /** Reads the sources, and the phrases that belong to nobody. */
 export async function openCompared(from: string, index?: string): Promise<ComparedWith> {

@@ -2,10 +2,9 @@ import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from "
 import path from "node:path";
 import { z } from "zod";
 import { readDocument } from "../core/formats/document.ts";
-import { Collection, printsOf } from "../core/originality/collection.ts";
-import type { Sources } from "../core/originality/overlaps.ts";
+import { Collection } from "../core/originality/collection.ts";
 import { StockPhrases } from "../core/originality/regions.ts";
-import { type ComparedWords, comparedWords } from "../core/originality/words.ts";
+import { collectionOf, TextSources } from "../core/originality/text-sources.ts";
 import { DATA } from "./checking.ts";
 import { FALLBACK_VARIETY } from "./files.ts";
 import { parseJson } from "./json-line.ts";
@@ -13,56 +12,18 @@ import { UsageError } from "./options.ts";
 
 const rowSchema = z.object({ id: z.union([z.string(), z.number()]), text: z.string() });
 
-/** Sources read from disk: found by fingerprints, their words told when they are asked for. */
-export class DiskSources implements Sources {
-  private readonly told = new Map<string, ComparedWords>();
-
-  constructor(
-    private readonly texts: ReadonlyMap<string, string>,
-    private readonly collection: Collection,
-  ) {}
-
-  find(hash: number) {
-    return this.collection.find(hash);
-  }
-
-  findFrame(hash: number) {
-    return this.collection.findFrame(hash);
-  }
-
-  wordsOf(source: string): Uint32Array | null {
-    return this.placesOf(source)?.hashes ?? null;
-  }
-
-  /** The words of a source with their places in its text. */
-  placesOf(source: string): ComparedWords | null {
-    const text = this.texts.get(source);
-    if (text === undefined) return null;
-    const words = this.told.get(source) ?? comparedWords(text);
-    this.told.set(source, words);
-    return words;
-  }
-
-  isOwn(): boolean {
-    return false;
-  }
-}
-
 /**
  * Reads sources from a folder of documents or a file of rows {id, text}. The index is read from a file
  * where there is one of these sources, and otherwise made and written there.
  */
-export async function openSources(from: string, indexFile?: string): Promise<DiskSources> {
+export async function openSources(from: string, indexFile?: string): Promise<TextSources> {
   if (!existsSync(from)) throw new UsageError(`There is no ${from}.`);
   const texts = statSync(from).isDirectory() ? await textsIn(from) : rowsOf(from);
   const known = indexFile && existsSync(indexFile) ? readIndex(indexFile, texts) : null;
-  if (known) return new DiskSources(texts, known);
-  const collection = new Collection();
-  collection.add(
-    [...texts].map(([id, text]) => ({ id, prints: printsOf(comparedWords(text).hashes) })),
-  );
+  if (known) return new TextSources(texts, known);
+  const collection = collectionOf(texts);
   if (indexFile) writeFileSync(indexFile, indexBytes(texts, collection));
-  return new DiskSources(texts, collection);
+  return new TextSources(texts, collection);
 }
 
 /** The stock phrases that ship. */

@@ -13,6 +13,19 @@ export async function askedIn(request: Request): Promise<readonly AskedWork[] | 
   return asked.success ? asked.data.works : problem(400, "This is no question about works.");
 }
 
+/** Bytes of the longest question about sources: the fingerprints of a book of a million words. */
+const LONGEST_BYTES = 2_000_000;
+
+/** The body of a request, or the answer that says it is too long. */
+export async function bytesOf(request: Request): Promise<Uint8Array | Response> {
+  const length = Number(request.headers.get("content-length") ?? 0);
+  if (length > LONGEST_BYTES) return problem(413, "This is more than can be asked for at once.");
+  const bytes = new Uint8Array(await request.arrayBuffer());
+  if (bytes.length > LONGEST_BYTES)
+    return problem(413, "This is more than can be asked for at once.");
+  return bytes;
+}
+
 /** An answer that nobody keeps. */
 export function answer(status: number, body: unknown): Response {
   return new Response(JSON.stringify(body), {
@@ -29,7 +42,8 @@ export function problem(status: number, detail: string): Response {
   });
 }
 
-function parsed(text: string): unknown {
+/** What a body of JSON says; undefined where it is none. */
+export function parsed(text: string): unknown {
   try {
     return JSON.parse(text);
   } catch {

@@ -17,6 +17,7 @@ export const originalsDatabase = open("dry-run originals");
 export const houseDatabase = open("dry-run house");
 export const setsDatabase = open("dry-run sets");
 export const outsideDatabase = open("dry-run outside");
+export const sourcesDatabase = open("dry-run sources");
 
 const ledgers = new Map<string, LocalForage>();
 

@@ -22,6 +22,8 @@ const settingsSchema = z.object({
   whileTyping: z.boolean().default(true),
   /** Replacements are made while typing. */
   replaceTyping: z.boolean().default(false),
+  /** The collection that ships is compared with; null before that was asked. */
+  asksShipped: z.boolean().nullable().default(null),
   /** Columns the shelf shows; null for the usual ones. */
   shelfColumns: z.array(z.string()).nullable().default(null),
 });
@@ -32,6 +34,7 @@ const DEFAULTS: Settings = {
   demoShelved: false,
   whileTyping: true,
   replaceTyping: false,
+  asksShipped: null,
   shelfColumns: null,
 };
 

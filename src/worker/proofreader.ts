@@ -14,6 +14,7 @@ import type {
   MarkChoice,
   Report,
 } from "../core/engine/mark.ts";
+import { phrasesInstead } from "../core/engine/phrases-instead.ts";
 import { placesBehind, readText, type TextReadings } from "../core/engine/reading.ts";
 import {
   type ExampleOutcome,
@@ -32,6 +33,7 @@ import {
 import { FormatProblem } from "../core/formats/problem.ts";
 import { type AbbreviationRow, gatherAbbreviations } from "../core/gathered/abbreviations.ts";
 import { type CitationTable, gatherCitations } from "../core/gathered/citations.ts";
+import type { CollatedCell, OverlapTable } from "../core/gathered/overlaps.ts";
 import { gatherQuantities, type KindRow } from "../core/gathered/quantities.ts";
 import { type GatheredTerms, gatherTerms } from "../core/gathered/terms.ts";
 import type { LearnedDocument } from "../core/house/learn.ts";
@@ -46,8 +48,11 @@ import { withoutPossessive } from "../core/language/words/known.ts";
 import type { Decision } from "../core/ledger/decision.ts";
 import { withEdits } from "../core/manuscript/layout.ts";
 import type { Edit, Manuscript, Variety } from "../core/manuscript/model.ts";
+import type { OwnSource } from "../core/originality/compared-sources.ts";
+import type { Measured } from "../core/originality/measured.ts";
 import type { CountPlace, PlaceQuery } from "../core/readings/places.ts";
 import type { Scope } from "../core/readings/scope.ts";
+import { type CompareProgress, Comparing, type Sent, type ShippedCollection } from "./comparing.ts";
 import type { LanguageSource } from "./language-source.ts";
 
 /** The core behind a worker: reading, checking and writing never run in the interface thread. */
@@ -77,6 +82,8 @@ export interface GatheredTables {
   quantities: KindRow[];
   terms: GatheredTerms;
   citations: CitationTable;
+  /** Null where the document has not been compared. */
+  overlaps: OverlapTable | null;
 }
 
 /** A report, and which text it is of. */
@@ -142,7 +149,15 @@ export class Proofreader {
   private trialTurn = 0;
   private trials: { key: string; trials: RuleTrials } | null = null;
 
-  constructor(private readonly data: LanguageSource) {}
+  private readonly comparing: Comparing;
+  private compareTurn = 0;
+
+  constructor(
+    private readonly data: LanguageSource,
+    shipped: ShippedCollection,
+  ) {
+    this.comparing = new Comparing(shipped, otherMessages);
+  }
 
   /** Answers, to show that this worker is alive and has nothing long to do. */
   alive(): true {
@@ -199,6 +214,7 @@ export class Proofreader {
     engine.learn(language);
     if (!(await this.examine(engine, PASSES, run, report))) return null;
     running.unread = [];
+    this.comparing.goOn(engine);
     return wholeUpdate(running);
   }
 
@@ -409,9 +425,53 @@ export class Proofreader {
       abbreviations: () => gatherAbbreviations(source),
       quantities: () => gatherQuantities(source),
       terms: () => gatherTerms(source, new Set(apart)),
+      overlaps: () => this.comparing.tableOf(engine),
       citations: () => gatherCitations(engine.cited, (block) => engine.blockRange(block).from),
     };
     return { revision: running.revision, table: tables[what]() };
+  }
+
+  /**
+   * Compares the document with the person's own sources and, where that is asked for, with the collection
+   * that ships. Null where nothing was checked yet, or it was stopped.
+   */
+  async compareWithSources(
+    own: readonly OwnSource[],
+    asks: boolean,
+    tell: (progress: CompareProgress) => void,
+  ): Promise<{ update: Update; sent: Sent } | null> {
+    const turn = ++this.compareTurn;
+    const { running } = this;
+    if (!running) return null;
+    const isWanted = () => turn === this.compareTurn && running === this.running;
+    const found = await this.comparing.compare(running.engine, own, asks, tell, isWanted);
+    return found && { update: updateOf(running, found.report), sent: found.sent };
+  }
+
+  /** Ends a running comparison; what was compared before stays. */
+  stopComparing(): void {
+    this.compareTurn++;
+  }
+
+  /** A passage word above word beside its source; null where the source is closed. */
+  collation(passage: number): CollatedCell[] | null {
+    return this.running && this.comparing.collation(this.running.engine, passage);
+  }
+
+  /** How much of a new wording still stands where a passage has it from. */
+  measureAgainst(passage: number, text: string): Measured | null {
+    return this.running && this.comparing.measure(this.running.engine, passage, text);
+  }
+
+  /** Shorter ways for long-winded phrases of a sentence; offsets in it. */
+  async phrasesInstead(sentence: string, settings: CheckSettings) {
+    const language = await this.data.full();
+    return language ? phrasesInstead(sentence, language, settings) : [];
+  }
+
+  /** The whole text of an open source of the person's own; null for any other. */
+  sourceText(source: string): string | null {
+    return this.comparing.sources.textOf(source);
   }
 
   /** The places of a group of forms, and what each would be in one form; null where nothing was checked. */

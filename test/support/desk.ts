@@ -3,6 +3,7 @@ import { Syllables } from "../../src/core/language/words/syllables.ts";
 import type { Edit } from "../../src/core/manuscript/model.ts";
 import { DeskSession } from "../../src/ui/desk/session.ts";
 import { takeIn } from "../../src/ui/shelf/intake.ts";
+import type { ShippedCollection } from "../../src/worker/comparing.ts";
 import type { ProofreaderLink } from "../../src/worker/connect.ts";
 import type { LanguageSource } from "../../src/worker/language-source.ts";
 import { Proofreader } from "../../src/worker/proofreader.ts";
@@ -21,9 +22,19 @@ export function languageSource(changes: Partial<LanguageSource> = {}): LanguageS
   };
 }
 
+/** A collection that can't be reached. */
+export const NO_COLLECTION: ShippedCollection = {
+  places: () => Promise.reject(new Error("offline")),
+  passages: () => Promise.reject(new Error("offline")),
+  stockPhrases: async () => "",
+};
+
 /** A proofreader in this very process, whose calls answer later as a worker's do. */
-export function localProofreader(source = languageSource()): ProofreaderLink {
-  const proofreader = new Proofreader(source);
+export function localProofreader(
+  source = languageSource(),
+  shipped = NO_COLLECTION,
+): ProofreaderLink {
+  const proofreader = new Proofreader(source, shipped);
   return new Proxy(proofreader, {
     get(target, name) {
       const member = Reflect.get(target, name);

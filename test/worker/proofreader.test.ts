@@ -6,7 +6,7 @@ import { ruleSchema } from "../../src/core/house/rules.ts";
 import { baseLanguage } from "../../src/core/language/analysis.ts";
 import { USUAL_SCOPE } from "../../src/core/readings/scope.ts";
 import { Proofreader, type Update } from "../../src/worker/proofreader.ts";
-import { languageSource } from "../support/desk.ts";
+import { languageSource, NO_COLLECTION } from "../support/desk.ts";
 import { loadLanguage } from "../support/language.ts";
 
 const SETTINGS: CheckSettings = { variety: "en-GB", kind: "report", appetites: {}, words: [] };
@@ -20,7 +20,7 @@ function marked(update: Update | string | null): string[] {
 }
 
 async function reader(source = languageSource()): Promise<Proofreader> {
-  const proofreader = new Proofreader(source);
+  const proofreader = new Proofreader(source, NO_COLLECTION);
   const read = await proofreader.read(new TextEncoder().encode(TEXT), "a.txt", "en-GB");
   assert.ok("manuscript" in read);
   return proofreader;
@@ -64,7 +64,7 @@ describe("the conversation with a proofreader", () => {
   });
 
   test("says that there is nothing to check before anything was read", async () => {
-    const proofreader = new Proofreader(languageSource());
+    const proofreader = new Proofreader(languageSource(), NO_COLLECTION);
     assert.equal(await proofreader.check("log", [], 0, SETTINGS, nothing, nothing), "unread");
     assert.equal(proofreader.edit([], 1), "unread");
     assert.equal(await proofreader.configure(SETTINGS), "unread");
@@ -131,7 +131,10 @@ describe("the conversation with a proofreader", () => {
         ["none", 0],
       ],
     );
-    assert.deepEqual([...new Proofreader(languageSource()).countWords([], ["ebb"])], [["ebb", 0]]);
+    assert.deepEqual(
+      [...new Proofreader(languageSource(), NO_COLLECTION).countWords([], ["ebb"])],
+      [["ebb", 0]],
+    );
   });
 
   test("offers words near one that carries no mark, in the variety asked for", async () => {

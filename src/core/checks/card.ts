@@ -8,6 +8,7 @@ export const PASSES = [
   "sentences",
   "consistency",
   "citations",
+  "originality",
 ] as const;
 export type Pass = (typeof PASSES)[number];
 
@@ -42,6 +43,8 @@ export interface Card {
   examples: Example[];
   /** The house rules that its examples are read under. */
   houseRules?: readonly Rule[];
+  /** The sources that its examples are compared with. */
+  sources?: readonly string[];
   /** What it marks are words that can go on a word list. */
   takesWords?: boolean;
   /** At most this many marks a page (`readings/counts.ts`); the others are counted. */

@@ -182,6 +182,7 @@ import {
   usage,
   wordDivision,
 } from "./grammar/words/cards.ts";
+import { lightlyChanged, possible, reworded, wordForWord } from "./originality/cards.ts";
 import { hardSentence } from "./sentences/cards.ts";
 import {
   brokenWord,
@@ -415,6 +416,10 @@ export const CARDS: readonly Card[] = [
   missingField,
   titleItalics,
   mixedStyles,
+  wordForWord,
+  lightlyChanged,
+  reworded,
+  possible,
 ];
 
 const BY_ID = new Map(CARDS.map((card) => [card.id, card]));

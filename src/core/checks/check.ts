@@ -4,6 +4,7 @@ import type { AnalysedBlock, Language } from "../language/analysis.ts";
 import type { SoundRule, Vocabulary } from "../language/corrections/corrections.ts";
 import type { PhraseList } from "../language/phrases/phrase-lists.ts";
 import type { Block, Edit, Kind, Range, Variety } from "../manuscript/model.ts";
+import type { Tier } from "../originality/overlaps.ts";
 import type { Bounds } from "../readings/readers.ts";
 import type { Card, Weight } from "./card.ts";
 import type { Match } from "./patterns/matcher.ts";
@@ -239,5 +240,7 @@ export interface Check<F extends Fact = Fact> extends Card {
   forms?: Forms<F>;
   /** What it finds in the citations and lists of a whole document; it then examines no block. */
   cited?(whole: CitedDocument): readonly CitedFinding[];
+  /** Speaks for passages of this tier that the document shares with sources; it examines no block. */
+  overlaps?: Tier;
   choose?(text: string, place: Range, circumstances: Circumstances): Choice[];
 }

@@ -159,6 +159,10 @@ import { requiredPreposition } from "./grammar/words/required-preposition.ts";
 import { swappedWords } from "./grammar/words/swapped-words.ts";
 import { usage } from "./grammar/words/usage.ts";
 import { wordDivision } from "./grammar/words/word-division.ts";
+import { lightlyChanged } from "./originality/lightly-changed.ts";
+import { possible } from "./originality/possible.ts";
+import { reworded } from "./originality/reworded.ts";
+import { wordForWord } from "./originality/word-for-word.ts";
 import { hardSentence } from "./sentences/hard-sentence.ts";
 import { brokenWord } from "./spelling/broken-word.ts";
 import { capsLock } from "./spelling/caps-lock.ts";
@@ -388,6 +392,10 @@ export const CHECKS = [
   missingField,
   titleItalics,
   mixedStyles,
+  wordForWord,
+  lightlyChanged,
+  reworded,
+  possible,
 ] as unknown as Check<Fact>[];
 
 const BY_ID = new Map(CHECKS.map((check) => [check.id, check]));

@@ -1,4 +1,3 @@
-import type { Check, Choice, Conclusion } from "../checks/check.ts";
 import {
   CitationCache,
   type CitedDocument,
@@ -7,15 +6,10 @@ import {
   readCitedDocument,
 } from "../citations/cited-text.ts";
 import { withOverrides } from "../citations/styles/overrides.ts";
-import type { CitedFinding } from "../citations/text-rules/rule.ts";
 import type { Language } from "../language/analysis.ts";
 import { groupedByBlock, relative } from "../manuscript/by-block.ts";
 import type { Block, Span } from "../manuscript/model.ts";
-import type { Finder } from "./finder.ts";
-import type { CheckSettings, FormCounted, Group, GroupPlace } from "./mark.ts";
-
-const NONE: readonly Conclusion[] = [];
-const NO_FOUND: readonly CitedFinding[] = [];
+import type { CheckSettings } from "./mark.ts";
 
 /**
  * The citations and lists of a document as the text stands. Reading it anew costs little: what blocks
@@ -72,108 +66,4 @@ export class Citing {
       spans: relative(byBlock.get(index) ?? [], block.from),
     }));
   }
-}
-
-/** What one check of citations finds, block by block, in the state of the text it was settled in. */
-export class CitedFindings implements Finder {
-  readonly room = null;
-  readonly visited = 0;
-  private found = new Map<number, readonly Conclusion[]>();
-  private raw = new Map<number, readonly CitedFinding[]>();
-  private settled = -1;
-
-  constructor(
-    readonly check: Check,
-    readonly order: number,
-    private readonly citing: Citing,
-  ) {}
-
-  replace(): void {}
-
-  settle(changed: (block: number) => void, _told: (id: string, group: Group | null) => void): void {
-    if (this.settled === this.citing.version) return;
-    this.settled = this.citing.version;
-    const before = this.found;
-    const raw = new Map<number, CitedFinding[]>();
-    for (const finding of this.check.cited?.(this.citing.cited) ?? NO_FOUND) {
-      const own = raw.get(finding.block);
-      if (own) own.push(finding);
-      else raw.set(finding.block, [finding]);
-    }
-    this.raw = raw;
-    this.found = new Map(
-      [...raw].map(([block, own]) => [block, own.map((one) => this.conclusion(one))]),
-    );
-    for (const block of new Set([...before.keys(), ...this.found.keys()])) {
-      if (!same(before.get(block) ?? NONE, this.found.get(block) ?? NONE)) changed(block);
-    }
-  }
-
-  blocks(): Iterable<number> {
-    return this.found.keys();
-  }
-
-  in(index: number): readonly Conclusion[] {
-    return this.found.get(index) ?? NONE;
-  }
-
-  followsIn(index: number): boolean[] {
-    return this.in(index).map(() => false);
-  }
-
-  placesIn(index: number): number {
-    return this.in(index).length;
-  }
-
-  placesOf(): GroupPlace[] {
-    return [];
-  }
-
-  *formCounts(): Generator<FormCounted> {}
-
-  /** The ways to mend what is found at a place; a choice for another block says which. */
-  choices(block: number, from: number, to: number): Choice[] {
-    const found = (this.raw.get(block) ?? NO_FOUND).find(
-      (one) => one.from === from && one.to === to,
-    );
-    return (found?.choices ?? []).flatMap(({ label, edits }) => {
-      const [first] = edits;
-      if (!first || edits.some((edit) => edit.block !== first.block)) return [];
-      const plain = edits.map(({ from: start, to: end, insert }) => ({
-        from: start,
-        to: end,
-        insert,
-      }));
-      return [
-        {
-          label,
-          edits: plain,
-          asWritten: true as const,
-          ...(first.block === block ? {} : { block: first.block }),
-        },
-      ];
-    });
-  }
-
-  /** The entry that what is found at a place is about. */
-  referenceAt(block: number, from: number, to: number): number | null {
-    const found = (this.raw.get(block) ?? NO_FOUND).find(
-      (one) => one.from === from && one.to === to,
-    );
-    return found?.reference ?? null;
-  }
-
-  private conclusion({ from, to, reason, group, isAdvice }: CitedFinding): Conclusion {
-    return {
-      from,
-      to,
-      reason,
-      ...(isAdvice ? { weight: "weigh" as const } : {}),
-      ...(group === undefined ? {} : { group: `${this.check.id}:${group}` }),
-    };
-  }
-}
-
-function same(one: readonly Conclusion[], other: readonly Conclusion[]): boolean {
-  return one.length === other.length && JSON.stringify(one) === JSON.stringify(other);
 }

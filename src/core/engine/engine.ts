@@ -24,7 +24,7 @@ import { addCounts, type Counts, NO_COUNTS, subtractCounts } from "../readings/c
 import { readerOf } from "../readings/readers.ts";
 import type { ReadBlock } from "../readings/readings.ts";
 import { choicesOf, formChoices } from "./choosing.ts";
-import { CitedFindings, Citing } from "./citing.ts";
+import { Citing } from "./citing.ts";
 import { areDoubtsWorthIt } from "./doubts.ts";
 import { EngineGathering } from "./engine-gathering.ts";
 import { type Examined, NOT_EXAMINED, readBlock } from "./examined.ts";
@@ -43,9 +43,11 @@ import type {
 } from "./mark.ts";
 import { errorsAmong, marksOf, sameMarks, speakingIn } from "./marks.ts";
 import { haveSameRules, lowerCase, type OpenedHouse, openHouse } from "./opened-house.ts";
+import { Overlapping } from "./overlapping.ts";
 import { Pages, roomsChanged } from "./pages.ts";
 import { Tallies } from "./tallies.ts";
 import { ToldTables } from "./told-tables.ts";
+import { WholeFindings, wholeSource } from "./whole-findings.ts";
 
 /** Contents kept beyond the current ones, so that undoing an edit costs nothing. */
 const SPARE_CACHE = 2000;
@@ -85,6 +87,8 @@ export class Engine {
   private errors = 0;
   private doubts = false;
   private citing: Citing;
+  /** What it shares with sources, once it has been compared. */
+  readonly overlapping: Overlapping;
   private readonly told = new ToldTables();
 
   constructor(
@@ -101,6 +105,7 @@ export class Engine {
     this.words = lowerCase(settings.words);
     this.house = this.open(language);
     this.citing = this.readCitations();
+    this.overlapping = new Overlapping(this.blocks, this.spans, this.texts);
   }
 
   /**
@@ -150,17 +155,8 @@ export class Engine {
   }
 
   /** The same of the text before any edit; most of its blocks have been examined already. */
-  readOriginal({
-    text,
-    blocks,
-    spans,
-  }: Pick<Manuscript, "text" | "blocks" | "spans">): ReadBlock[] {
-    const byBlock = groupedByBlock(spans, blocks);
-    return blocks.map((block, index) => {
-      const own = relative(byBlock.get(index) ?? [], block.from);
-      const before = text.slice(block.from, block.to);
-      return readBlock(block, before, this.examiner.examine(block.kind, before, own));
-    });
+  readOriginal(original: Pick<Manuscript, "text" | "blocks" | "spans">): ReadBlock[] {
+    return this.examiner.readAll(original);
   }
 
   /** A block of the text as it stands, analysed anew for what is not kept of it. */
@@ -238,6 +234,7 @@ export class Engine {
     }
     this.straight = null;
     this.citing.invalidate();
+    this.overlapping.invalidate();
     shiftBlocks(this.blocks, edits);
     shiftSpans(this.spans, edits);
     const before = this.visitedSoFar();
@@ -322,6 +319,12 @@ export class Engine {
     return this.citing.cited;
   }
 
+  /** Takes over what the document was compared with; null ends comparing. */
+  compare(compared: Parameters<Overlapping["compare"]>[0]): Report {
+    this.overlapping.compare(compared);
+    return this.settle([]);
+  }
+
   /** House rules that can’t be followed. */
   get refusedRules(): readonly RefusedRule[] {
     return this.house.refused;
@@ -338,9 +341,9 @@ export class Engine {
     return new Citing(this.blocks, this.spans, this.texts, this.settings, this.language);
   }
 
-  private citedBy(rule: string): CitedFindings | null {
+  private citedBy(rule: string): WholeFindings | null {
     const found = this.findings.find(({ check }) => check.id === rule);
-    return found instanceof CitedFindings ? found : null;
+    return found instanceof WholeFindings ? found : null;
   }
 
   private circumstances(): Circumstances {
@@ -373,11 +376,13 @@ export class Engine {
   private drawAnew(): Report {
     const circumstances = this.circumstances();
     this.citing = this.readCitations();
+    this.overlapping.follow(this.settings.forms);
     const shared = new Map<unknown, Tallies>();
     this.findings = [...CHECKS.entries()].flatMap(([order, check]): Finder[] => {
       const appetite = appetiteFor(check, this.settings);
       if (appetite === "off" || !this.examiner.has(check.pass)) return [];
-      if (check.cited) return [new CitedFindings(check, order, this.citing)];
+      const whole = wholeSource(check, () => this.citing, this.overlapping);
+      if (whole) return [new WholeFindings(check, order, whole)];
       const host = {
         block: (index: number) => this.blocks[index],
         facts: (index: number): readonly Fact[] | undefined => this.drawn[index]?.get(order),

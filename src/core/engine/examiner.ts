@@ -12,9 +12,11 @@ import {
 } from "../language/phrases/sentence-figures.ts";
 import { inCode } from "../language/text/structure.ts";
 import { LONGEST_WHOLE, windowsOf } from "../language/text/windows.ts";
-import type { BlockKind, Span } from "../manuscript/model.ts";
+import { groupedByBlock, relative } from "../manuscript/by-block.ts";
+import type { BlockKind, Manuscript, Span } from "../manuscript/model.ts";
 import { countBlock } from "../readings/counts.ts";
-import { clipped, type Examined, joined, NO_CODE, NO_FIGURES } from "./examined.ts";
+import type { ReadBlock } from "../readings/readings.ts";
+import { clipped, type Examined, joined, NO_CODE, NO_FIGURES, readBlock } from "./examined.ts";
 
 /** The checks of each pass with their order in CHECKS. */
 const CHECKS_OF = Object.fromEntries(
@@ -70,6 +72,16 @@ export class Examiner {
   /** Has blocks examined for some passes, beside those asked for before. */
   add(passes: readonly Pass[]): void {
     for (const pass of passes) this.passes.add(pass);
+  }
+
+  /** The blocks of a text with what readings are made of. */
+  readAll({ text, blocks, spans }: Pick<Manuscript, "text" | "blocks" | "spans">): ReadBlock[] {
+    const byBlock = groupedByBlock(spans, blocks);
+    return blocks.map((block, index) => {
+      const own = relative(byBlock.get(index) ?? [], block.from);
+      const before = text.slice(block.from, block.to);
+      return readBlock(block, before, this.examine(block.kind, before, own));
+    });
   }
 
   /** Whether a pass is asked for. */

@@ -13,9 +13,10 @@ const FIRST: readonly Pass[] = [
   "sentences",
   "consistency",
   "citations",
+  "originality",
 ];
-/** How a sentence reads, and whether a form agrees with others, are other questions than what is wrong in it. */
-const APART: readonly Pass[] = ["sentences", "consistency", "citations"];
+/** How a sentence reads, whether a form agrees with others, and what stands elsewhere, are other questions than what is wrong in it. */
+const APART: readonly Pass[] = ["sentences", "consistency", "citations", "originality"];
 
 /**
  * Of marks (in reading order) that speak of one mistake, the strongest, which tells what the others

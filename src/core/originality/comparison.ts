@@ -57,6 +57,11 @@ export class Comparison {
     }
   }
 
+  /** Where a word stands in the document's text. */
+  placeOf(word: number): { from: number; to: number } {
+    return { from: this.words.from[word] ?? 0, to: this.words.to[word] ?? 0 };
+  }
+
   private compared(blocks: readonly ComparedBlock[]): Compared {
     const words = this.words.hashes.length;
     const claims = claimsOf(this.overlaps ?? [], words);
@@ -103,6 +108,14 @@ export class Comparison {
     });
     return joinedWords(parts, blocks);
   }
+}
+
+/** The words of all blocks in a row. */
+export function wordsOfBlocks(blocks: readonly ComparedBlock[]): ComparedWords {
+  return joinedWords(
+    blocks.map(({ text }) => comparedWords(text)),
+    blocks,
+  );
 }
 
 function joinedWords(

@@ -39,6 +39,7 @@ export const PASS_LABELS: Record<Pass, string> = {
   sentences: "Sentences",
   consistency: "Consistency",
   citations: "Citations",
+  originality: "Originality",
 };
 
 /** What is to be done about a mark. */

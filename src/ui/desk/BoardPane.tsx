@@ -29,6 +29,7 @@ export function BoardPane({ session, which, onClose, onRule }: BoardPaneProps) {
     "decisions",
     "standing",
     "reading",
+    "comparing",
   );
   const board = which === "readings" ? READINGS : PASS_PARTS[pass].board;
   const isReadings = board === READINGS;
@@ -54,6 +55,7 @@ export function BoardPane({ session, which, onClose, onRule }: BoardPaneProps) {
       },
       corrections: (place) => session.deciding.correctionsAt(place),
       putIn: (edit, range) => void session.deciding.putIn(edit, range),
+      reword: (range, text) => void session.deciding.reword(range, text),
       correct: (place, choice) => void session.deciding.correctOne(place, choice),
       setReader: (reader) => void session.settings.setReader(reader),
       setScope: (parts) => void session.readings.refresh(parts),
@@ -84,7 +86,7 @@ export function BoardPane({ session, which, onClose, onRule }: BoardPaneProps) {
     readerSetting: record?.reader ?? reader.id ?? "",
   };
   const from = subject?.kind === "mark" ? subject.place : null;
-  const { groups, boardMemory: memory, outside } = session;
+  const { groups, boardMemory: memory, outside, overlaps } = session;
   return (
     <main className="absolute inset-0 z-10 grid min-h-0 grid-rows-[minmax(0,1fr)] border-r border-rule">
       <Suspense fallback={<p className="p-10 text-soft">Opening…</p>}>
@@ -99,6 +101,7 @@ export function BoardPane({ session, which, onClose, onRule }: BoardPaneProps) {
             pass,
             memory,
             outside,
+            overlaps,
             ...about,
             ...kept,
           }}

@@ -5,6 +5,7 @@ import { APPETITE_LABELS, PASS_LABELS } from "../../core/report/words.ts";
 import { figure } from "../parts/words.ts";
 import { CitationStyle } from "./CitationStyle.tsx";
 import { checksOff } from "./checks-off.ts";
+import type { ComparingState } from "./overlaps.ts";
 import { Switch } from "./Switch.tsx";
 import type { DeskSession } from "./session.ts";
 import type { DeskState } from "./state.ts";
@@ -21,7 +22,16 @@ type InProgress = Pick<DeskState, (typeof PROGRESS)[number]>;
 
 /** One pass: what is left in it, and, while it is walked, its checks. */
 export function PassEntry({ pass, session }: PassProps) {
-  const state = useSlice(session, ...PROGRESS, "passes", "pass", "unread", "record", "style");
+  const state = useSlice(
+    session,
+    ...PROGRESS,
+    "passes",
+    "pass",
+    "unread",
+    "record",
+    "style",
+    "comparing",
+  );
   const { open, total } = state.passes[pass];
   const walked = pass === state.pass;
   const reading = isReading(pass, state);
@@ -42,7 +52,11 @@ export function PassEntry({ pass, session }: PassProps) {
       >
         <span className={`flex justify-between ${walked ? "font-semibold" : ""}`}>
           <span>{PASS_LABELS[pass]}</span>
-          <span>{leftLabel(pass, state, checksOff(pass, session).length)}</span>
+          <span>
+            {pass === "originality" && !state.comparing.done
+              ? comparingLabel(state.comparing)
+              : leftLabel(pass, state, checksOff(pass, session).length)}
+          </span>
         </span>
         <Progress share={reading ? shareOf(state) : done} />
       </button>
@@ -186,6 +200,12 @@ function leftLabel(
   if (total === 0) return off > 0 ? `none, ${figure(off)} off` : "none found";
   if (open === 0) return off > 0 ? `done, ${figure(off)} off` : "done";
   return open === total ? figure(total) : `${figure(open)} left of ${figure(total)}`;
+}
+
+/** The originality pass compares when it is told to. */
+function comparingLabel({ progress }: ComparingState): string {
+  if (!progress) return "not compared";
+  return `${Math.round((100 * progress.done) / Math.max(1, progress.all))}%`;
 }
 
 /** How far a pass had come when it was stopped. */

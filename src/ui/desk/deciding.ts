@@ -96,6 +96,13 @@ export class Deciding {
     await this.act(() => ({ act: "correct", scope: "here", marks, edits: [edit] }));
   }
 
+  /** Writes another wording in the place of a passage that stands elsewhere. */
+  async reword(range: Range, insert: string): Promise<void> {
+    const text = this.core.copy.text.slice(range.from, range.to);
+    const marks = [{ rule: "originality/reword", text, ...range }];
+    await this.act(() => ({ act: "correct", scope: "here", marks, edits: [{ ...range, insert }] }));
+  }
+
   /** Brings each of the marks to one variant, where it has that to offer. */
   async correctAt(places: readonly PlacedMark[], variant: string): Promise<void> {
     await this.act(async () => {

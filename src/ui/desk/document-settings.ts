@@ -38,6 +38,11 @@ export class DocumentSettings {
     await this.turn({ name: "form", of: EXPLAINED_IN }, each ? EACH_SECTION : null);
   }
 
+  /** Chooses something for this document, by its name; null goes back to what is usual. */
+  async choose(of: string, value: string | null): Promise<void> {
+    await this.turn({ name: "form", of }, value);
+  }
+
   /** How much of a check is wanted in this document. */
   async setAppetite(rule: string, appetite: Appetite): Promise<void> {
     await this.turn({ name: "appetite", of: rule }, appetite);

@@ -46,6 +46,19 @@ export async function loadCitations(): Promise<{ default: Board["Screen"] }> {
   }
 }
 
+/** Fetches the board of the originality pass likewise. */
+export async function loadOriginality(): Promise<{ default: Board["Screen"] }> {
+  try {
+    return {
+      default: (await import("./boards/originality/OriginalityBoard.tsx")).OriginalityBoard,
+    };
+  } catch (error) {
+    console.error(error);
+    return { default: Unreachable };
+  }
+}
+
+const ORIGINALITY: Board = { title: "Sources and text", Screen: lazy(loadOriginality) };
 const CITATIONS: Board = { title: "The list", Screen: lazy(loadCitations) };
 const SETTLING: Board = { title: "Settle", Screen: lazy(loadSettling) };
 const ALL_MARKS: Board = { title: "All marks", Screen: MarksBoard };
@@ -86,6 +99,13 @@ export const PASS_PARTS: Readonly<Record<Pass, PassParts>> = {
     nothing: "The citations pass found every citation tied to its entry, and the list in order.",
     beyond:
       "What this pass can’t see: whether a work says what it is cited for. Look the doubtful ones up.",
+  },
+  originality: {
+    board: ORIGINALITY,
+    done: "The originality pass is done",
+    nothing: "No passage is marked as standing elsewhere. B opens the board and compares.",
+    beyond:
+      "What this pass can’t judge: whether a thought is somebody’s. It lays words beside words, and only beside the sources it was given.",
   },
   sentences: {
     board: READINGS,

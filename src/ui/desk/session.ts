@@ -23,6 +23,7 @@ import { DocumentSettings } from "./document-settings.ts";
 import type { GalleyFace } from "./galley-face.ts";
 import { HouseRules } from "./house-rules.ts";
 import { Outside } from "./outside.ts";
+import { Overlaps } from "./overlaps.ts";
 import { ReadingAloud, type ReadingScope } from "./reading-aloud.ts";
 import { SettingEffects } from "./setting-effects.ts";
 import { Settling } from "./settling.ts";
@@ -43,6 +44,7 @@ export class DeskSession {
   readonly readings: DocumentReadings;
   readonly settling: Settling;
   readonly outside: Outside;
+  readonly overlaps: Overlaps;
   readonly house: HouseRules;
   readonly cleanUp: CleanUp;
   /** Where the board of a pass was left. */
@@ -67,6 +69,7 @@ export class DeskSession {
     this.readings = new DocumentReadings(core);
     this.settling = new Settling(core, this.deciding);
     this.outside = new Outside(core.id);
+    this.overlaps = new Overlaps(core, this.settings, (blocks) => this.takeChanges(blocks));
     this.house = new HouseRules(core, this.settings);
     this.cleanUp = new CleanUp(core, this.deciding);
     this.aloud = new ReadingAloud({
@@ -128,6 +131,7 @@ export class DeskSession {
     this.core.publish({ style, houses, whileTyping, replaceTyping });
     this.unheard = onHousesChanged(() => void this.house.refresh());
     this.core.lastPlace = record.place;
+    await this.overlaps.prepare();
     await this.restore(manuscript, this.hold.first);
     this.core.publish({ phase: "checking", manuscript, reading: !this.hold.first });
     if (!this.hold.first) void this.hold.granted.then(() => this.takeOver(manuscript));

@@ -7,6 +7,7 @@ import type { Decision } from "../../core/ledger/decision.ts";
 import type { Edit, Manuscript } from "../../core/manuscript/model.ts";
 import { type Scope, USUAL_SCOPE } from "../../core/readings/scope.ts";
 import type { ShelfRecord } from "../../store/shelf.ts";
+import { type ComparingState, NOT_COMPARED } from "./overlaps.ts";
 import type { PlacedMark } from "./reported.ts";
 
 /** A word the reader has selected where no mark stands. */
@@ -110,6 +111,8 @@ export interface DeskState {
   houses: readonly HouseStyle[];
   /** Replacements are made while typing. */
   replaceTyping: boolean;
+  /** Where comparing with sources stands. */
+  comparing: ComparingState;
   /** The copy is being read aloud. */
   speaking: boolean;
   /** Why nothing can be read aloud; empty when something can. */
@@ -200,6 +203,7 @@ export const OPENING: DeskState = {
   style: EMPTY_STYLE,
   houses: [],
   replaceTyping: false,
+  comparing: NOT_COMPARED,
   speaking: false,
   voiceless: "",
 };

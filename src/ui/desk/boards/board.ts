@@ -10,6 +10,7 @@ import type { Bounds, Reader, ReaderSetting } from "../../../core/readings/reade
 import type { Scope } from "../../../core/readings/scope.ts";
 import type { GatheredTables } from "../../../worker/proofreader.ts";
 import type { Outside } from "../outside.ts";
+import type { ComparingState, Overlaps } from "../overlaps.ts";
 import type { PlacedMark } from "../reported.ts";
 import type { FormPlace } from "../settling.ts";
 import type { PlacedChoice } from "../state.ts";
@@ -46,6 +47,9 @@ export interface BoardReports {
   reading: boolean;
   /** What outside services answer about the document. */
   outside: Outside;
+  /** Comparing with sources, and where it stands. */
+  overlaps: Overlaps;
+  comparing: ComparingState;
   /** Kept while the desk is open, and written to by the board. */
   memory: BoardMemory;
 }
@@ -68,6 +72,8 @@ export interface BoardDeciding {
   corrections(place: PlacedMark): Promise<readonly PlacedChoice[] | null>;
   /** Puts something in an entry of the list that a look-up has found. */
   putIn(edit: Edit, range: Range): void;
+  /** Writes another wording in the place of a passage. */
+  reword(range: Range, text: string): void;
   /** Makes one of them. */
   correct(place: PlacedMark, choice: PlacedChoice): void;
   /** The places behind a count. */

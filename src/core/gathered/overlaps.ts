@@ -1,0 +1,172 @@
+import { overlapChoices, type Verdict, verdictOf } from "../originality/choices.ts";
+import type { ComparedSources, ShownSource } from "../originality/compared-sources.ts";
+import type { Compared } from "../originality/comparison.ts";
+import type { Passage } from "../originality/passages.ts";
+import {
+  besideLimit,
+  type CountedKinds,
+  counts,
+  type OverlapTotals,
+  totalsOf,
+} from "../originality/totals.ts";
+
+/** A passage as the board shows it. */
+export interface PassageRow
+  extends Pick<Passage, "from" | "to" | "source" | "tier" | "identity" | "keptOut" | "uncited"> {
+  /** Its number among all passages, in the order of the text. */
+  number: number;
+  words: number;
+  /** Its first word, counted through the document. */
+  firstWord: number;
+  /** Words that are not the same in the source. */
+  changed: number;
+  counts: boolean;
+  /** What the person said it is. */
+  said: Verdict | null;
+  /** Under which name that is kept. */
+  verdict: string;
+  /** Titles of other sources that have the same. */
+  alsoIn: readonly string[];
+}
+
+export interface OverlapTable {
+  totals: OverlapTotals;
+  kinds: CountedKinds;
+  limit: { share: number; allowed: number; over: number; first: readonly number[] } | null;
+  /** Sources with a passage that counts or is kept out, most words first. */
+  sources: readonly (ShownSource & { shared: number; keptOut: number })[];
+  passages: readonly PassageRow[];
+}
+
+/** What a document shares with sources, under what was chosen about it. */
+export function gatherOverlaps(
+  { words, passages }: Compared,
+  forms: Readonly<Record<string, string>> | undefined,
+  known: ComparedSources,
+): OverlapTable {
+  const { kinds, limit, saidOf } = overlapChoices(forms);
+  const said = passages.map((passage) => {
+    const verdict = saidOf(passage);
+    return verdict === null ? passage : { ...passage, keptOut: verdict };
+  });
+  // What a person said of a passage keeps it out, however its kind is counted otherwise.
+  const isCounted = (passage: Passage, index: number) =>
+    saidOf(passages[index] ?? passage) === null && counts(passage, kinds);
+  const counted = said.filter(isCounted);
+  const totals = { ...totalsOf(said, words, kinds), ...countedTotals(counted, words, kinds) };
+  const beside = limit === null ? null : besideLimit(counted, totals, kinds, limit);
+  return {
+    totals,
+    kinds,
+    limit: beside && {
+      share: limit ?? 0,
+      allowed: beside.allowed,
+      over: beside.over,
+      first: beside.first.map((passage) => said.indexOf(passage)),
+    },
+    sources: sourcesOf(said, counted, known),
+    passages: said.map((passage, number) =>
+      rowOf(
+        passage,
+        number,
+        isCounted(passage, number),
+        saidOf(passages[number] ?? passage),
+        known,
+      ),
+    ),
+  };
+}
+
+function countedTotals(counted: readonly Passage[], words: number, kinds: CountedKinds) {
+  const { words: shared, byTier, bySource } = totalsOf(counted, words, kinds);
+  return { words: shared, byTier, bySource };
+}
+
+function rowOf(
+  passage: Passage,
+  number: number,
+  isCounted: boolean,
+  said: Verdict | null,
+  known: ComparedSources,
+): PassageRow {
+  const { from, to, source, tier, identity, keptOut, uncited, pairs } = passage;
+  const [first, last] = passage.words;
+  return {
+    number,
+    from,
+    to,
+    source,
+    tier,
+    identity,
+    keptOut,
+    uncited,
+    words: last - first,
+    firstWord: first,
+    changed: last - first - pairs.length,
+    counts: isCounted,
+    said,
+    verdict: verdictOf(passage),
+    alsoIn: passage.alsoIn.map((one) => known.titleOf(one)),
+  };
+}
+
+function sourcesOf(
+  passages: readonly Passage[],
+  counted: readonly Passage[],
+  known: ComparedSources,
+): OverlapTable["sources"] {
+  const shared = new Map<string, { shared: number; keptOut: number }>();
+  const isCounted = new Set(counted);
+  for (const passage of passages) {
+    const own = shared.get(passage.source) ?? { shared: 0, keptOut: 0 };
+    const words = passage.words[1] - passage.words[0];
+    if (isCounted.has(passage)) own.shared += words;
+    else own.keptOut += words;
+    shared.set(passage.source, own);
+  }
+  return [...shared]
+    .flatMap(([source, own]) => {
+      const shown = known.shown(source);
+      return shown ? [{ ...shown, ...own }] : [];
+    })
+    .sort((one, other) => other.shared - one.shared || other.keptOut - one.keptOut);
+}
+
+/** A word of the passage above a word of the source; one of them may be missing. */
+export interface CollatedCell {
+  text: string | null;
+  source: string | null;
+  same: boolean;
+}
+
+/** More words are not laid out one by one. */
+const MOST_CELLS = 400;
+
+/** A passage word above word beside its source; null where the source is closed. */
+export function collate(
+  { words: [first, last], sourceWords: [sourceFirst, sourceLast], pairs, source }: Passage,
+  wordAt: (word: number) => string,
+  known: ComparedSources,
+): CollatedCell[] | null {
+  const written = known.written(source, sourceFirst, sourceLast);
+  if (!written) return null;
+  const cells: CollatedCell[] = [];
+  let [word, other] = [first, sourceFirst];
+  const between = (toWord: number, toOther: number) => {
+    while (word < toWord || other < toOther) {
+      cells.push({
+        text: word < toWord ? wordAt(word++) : null,
+        source: other < toOther ? (written[other++ - sourceFirst] ?? null) : null,
+        same: false,
+      });
+    }
+  };
+  for (const [own, its] of pairs) {
+    between(own, its);
+    cells.push({ text: wordAt(own), source: written[its - sourceFirst] ?? "", same: true });
+    [word, other] = [own + 1, its + 1];
+    if (cells.length > MOST_CELLS) return cells;
+  }
+  between(last, sourceLast);
+  return cells;
+}
