@@ -4,6 +4,7 @@ import { ThemeSwitch } from "./ThemeSwitch.tsx";
 const PAGES = [
   { href: "/", title: "Shelf" },
   { href: "/house", title: "House style" },
+  { href: "/sources", title: "Sources" },
   { href: "/ledger", title: "Ledger" },
   { href: "/guide", title: "Guide" },
 ] as const;
