@@ -1,9 +1,13 @@
 import { type BrownText, brownTexts } from "../../scripts/corpus/brown.ts";
+import { linesManuscript } from "../../src/core/manuscript/lines.ts";
 import { claimsOf } from "../../src/core/originality/claims.ts";
 import { Collection, printsOf } from "../../src/core/originality/collection.ts";
+import { Comparison } from "../../src/core/originality/comparison.ts";
 import { overlapsIn } from "../../src/core/originality/overlaps.ts";
+import { comparedBlocks, StockPhrases } from "../../src/core/originality/regions.ts";
 import { comparedWords } from "../../src/core/originality/words.ts";
 import { seeded } from "../../test/support/random.ts";
+import { benchOriginalityPace } from "./pace.ts";
 import { KINDS_PLANTED, LISTED_SOURCE, plantedDocuments } from "./planting.ts";
 
 const textOf = ({ blocks }: BrownText) => blocks.map(({ text }) => text).join("\n\n");
@@ -37,6 +41,8 @@ export async function benchOriginality(): Promise<void> {
   const documents = await plantedDocuments(hosts, sources, seeded(20));
   const found = new Map<string, number>();
   const asked = new Map<string, number>();
+  const known = Object.assign(collection, { isOwn: () => false });
+  const keptOut = new Map<string, { words: number; out: number }>();
   let outside = 0;
   let clear = 0;
   for (const { text, planted } of documents) {
@@ -66,6 +72,21 @@ export async function benchOriginality(): Promise<void> {
         found.set(kind, (found.get(kind) ?? 0) + 1);
       else if (show === kind) console.log(`${covered.toFixed(2)}: ${text.slice(from, to)}\n`);
     }
+    const { passages } = new Comparison(known, new StockPhrases("")).lookAtOnce(
+      comparedBlocks(linesManuscript(text)),
+    );
+    for (const { kind, from, to } of planted) {
+      const sum = keptOut.get(kind) ?? { words: 0, out: 0 };
+      keptOut.set(kind, sum);
+      for (const passage of passages) {
+        if (passage.from < from || passage.to > to + 2) continue;
+        const own = passage.words[1] - passage.words[0];
+        sum.words += own;
+        if (passage.keptOut) sum.out += own;
+        else if (show === "counted" && (kind === "quoted and cited" || kind === "reference list"))
+          console.log(`${kind}: ${text.slice(Math.max(0, passage.from - 60), passage.to + 60)}\n`);
+      }
+    }
     const inside = new Uint8Array(text.length);
     for (const { from, to } of planted) inside.fill(1, from, to);
     for (let at = 0; at < text.length; at++) {
@@ -85,5 +106,12 @@ export async function benchOriginality(): Promise<void> {
       goal === undefined ? "" : share >= goal ? ` at least ${goal}: yes` : ` at least ${goal}: NO`;
     console.log(`${kind.padEnd(24)} ${hit} of ${all} (${share.toFixed(1)}%)${verdict}`);
   }
+  for (const kind of ["quoted and cited", "reference list", "word for word"]) {
+    const { words, out } = keptOut.get(kind) ?? { words: 0, out: 0 };
+    console.log(
+      `kept out of ${kind}: ${((100 * out) / Math.max(1, words)).toFixed(1)}% of ${words} words`,
+    );
+  }
   console.log(`characters counted outside: ${((100 * outside) / clear).toFixed(3)}% of ${clear}`);
+  if (half === 0) await benchOriginalityPace(hosts.map(textOf));
 }

@@ -33,10 +33,10 @@ const DROP = 4;
 /** A passage ends where so many words in a row are the same. */
 const FIRM = 3;
 /** A gap of more words than this with hardly a word in common parts two passages. */
-const WIDE_GAP = 10;
+const WIDE_GAP = 6;
 const SHARED_IN_GAP = 0.3;
 /** Passages this near to each other on both sides are one. */
-const NEAR = 8;
+const NEAR = 4;
 
 /** The share of words that are the same: 1 for word for word. */
 export function identityOf({ from, to, sourceFrom, sourceTo, pairs }: Aligned): number {

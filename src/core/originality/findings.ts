@@ -55,8 +55,8 @@ export function findingsOf(
   return found;
 }
 
-function reasonOf(passage: Passage, { titleOf }: SourceNames): string {
-  const title = titleOf(passage.source);
+function reasonOf(passage: Passage, names: SourceNames): string {
+  const title = names.titleOf(passage.source);
   const short = title.length > 44 ? `${title.slice(0, 42)}…` : title;
   const quoted = passage.uncited ? " In quotation marks, with no citation by it." : "";
   return `${wordsOf(passage)} words, ${SAYS[passage.tier]}, in “${short}”.${quoted}`;
@@ -67,9 +67,9 @@ function choicesOf(
   passage: Passage,
   { block, from, to }: { block: number; from: number; to: number },
   text: string,
-  { citationOf }: SourceNames,
+  names: SourceNames,
 ) {
-  const citation = citationOf(passage.source);
+  const citation = names.citationOf(passage.source);
   // A full stop of the passage stays behind its citation.
   const open = { block, from, to: from, insert: "“" };
   const close = (behind: string) => ({ block, from: to, to, insert: `”${behind}` });

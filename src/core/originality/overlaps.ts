@@ -15,6 +15,9 @@ const LEAST: Record<Exclude<Tier, "possible">, number> = {
 };
 /** A shorter passage is no overlap. */
 export const LEAST_WORDS = 9;
+/** A shorter one is, where it lies within so many words of another of the same source. */
+const LEAST_BESIDE = 5;
+const BESIDE = 3;
 
 /** A passage of the text that stands in a source; ranges in words of either. */
 export interface Overlap extends Aligned {
@@ -117,11 +120,30 @@ function overlapsWith(
 ): Overlap[] {
   const own = sources.wordsOf(source);
   if (!own) return [];
-  return alignedPassages(seeds, words, own, AS_WORDS).flatMap((passage) => {
+  const passages = alignedPassages(seeds, words, own, AS_WORDS).flatMap((passage): Overlap[] => {
     const tier = tierOf(passage);
-    if (!tier || !isOverlap(passage)) return [];
-    return [{ ...passage, source, tier, identity: identityOf(passage) }];
+    return tier ? [{ ...passage, source, tier, identity: identityOf(passage) }] : [];
   });
+  return withNeighbours(passages);
+}
+
+/**
+ * The passages long enough not to be chance, and short ones right beside them: the sentences of a
+ * paragraph in another order.
+ */
+function withNeighbours(passages: readonly Overlap[]): Overlap[] {
+  const kept = new Set(passages.filter(({ pairs }) => pairs.length >= LEAST_WORDS));
+  for (let before = -1; before !== kept.size; ) {
+    before = kept.size;
+    for (const passage of passages) {
+      if (kept.has(passage) || passage.pairs.length < LEAST_BESIDE) continue;
+      const isBeside = [...kept].some(
+        ({ from, to }) => passage.from - to <= BESIDE && from - passage.to <= BESIDE,
+      );
+      if (isBeside) kept.add(passage);
+    }
+  }
+  return [...kept];
 }
 
 /** A frame is said to be the same where so much of it is, over so many words with so many function words. */
@@ -144,14 +166,41 @@ function frameOverlapsWith(
 ): Overlap[] {
   const own = sources.wordsOf(source);
   if (!own || seeds.length === 0) return [];
-  return alignedPassages(seeds, frame, frameOf(own), AS_FRAMES)
-    .filter((passage) => isFrame(passage, frame))
-    .map((passage) => {
-      const pairs = passage.pairs.filter(([word, other]) => words[word] === own[other]);
-      const found = { ...passage, pairs };
-      const tier = pairs.length >= LEAST_WORDS ? tierOf(found) : null;
-      return { ...found, source, identity: identityOf(found), tier: tier ?? "possible" };
-    });
+  return stretchesOf(seeds, own.length).flatMap(({ from, to, seeds: near }) => {
+    const part = frameOf(own.subarray(from, to));
+    const inPart = near.map(({ word, sourceWord }) => ({ word, sourceWord: sourceWord - from }));
+    return alignedPassages(inPart, frame, part, AS_FRAMES)
+      .filter((passage) => isFrame(passage, frame))
+      .map((passage): Overlap => {
+        const moved = passage.pairs.map(([word, other]) => [word, other + from] as const);
+        const pairs = moved.filter(([word, other]) => words[word] === own[other]);
+        const found = {
+          ...passage,
+          sourceFrom: passage.sourceFrom + from,
+          sourceTo: passage.sourceTo + from,
+          pairs,
+        };
+        const tier = pairs.length >= LEAST_WORDS ? tierOf(found) : null;
+        return { ...found, source, identity: identityOf(found), tier: tier ?? "possible" };
+      });
+  });
+}
+
+/** Words of a source around a seed whose frame is looked at. */
+const FRAME_REACH = 200;
+
+/** The seeds that lie near one another in a source, with the stretch around them. */
+function stretchesOf(seeds: readonly Seed[], length: number) {
+  const stretches: { from: number; to: number; seeds: Seed[] }[] = [];
+  for (const seed of [...seeds].sort((one, other) => one.sourceWord - other.sourceWord)) {
+    const last = stretches.at(-1);
+    const to = Math.min(length, seed.sourceWord + FRAME_REACH);
+    if (last && seed.sourceWord - FRAME_REACH <= last.to) {
+      last.to = to;
+      last.seeds.push(seed);
+    } else stretches.push({ from: Math.max(0, seed.sourceWord - FRAME_REACH), to, seeds: [seed] });
+  }
+  return stretches;
 }
 
 function isFrame(passage: Aligned, frame: Uint32Array): boolean {
@@ -160,22 +209,4 @@ function isFrame(passage: Aligned, frame: Uint32Array): boolean {
     .map(([word]) => frame[word] ?? 0)
     .filter((word) => isFunctionWord(word));
   return shared.length >= FRAME_FUNCTION_WORDS && new Set(shared).size >= FRAME_KINDS;
-}
-
-/** The longest run of equal words, with nothing between them on either side. */
-export function longestRun({ pairs }: Aligned): number {
-  let longest = 0;
-  let run = 0;
-  let before: readonly [number, number] | undefined;
-  for (const pair of pairs) {
-    run = before && pair[0] === before[0] + 1 && pair[1] === before[1] + 1 ? run + 1 : 1;
-    longest = Math.max(longest, run);
-    before = pair;
-  }
-  return longest;
-}
-
-/** Enough is the same for it not to be chance. */
-function isOverlap(passage: Aligned): boolean {
-  return passage.pairs.length >= LEAST_WORDS;
 }

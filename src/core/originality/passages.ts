@@ -46,7 +46,7 @@ export function passagesOf(
   claims: readonly Claim[],
   { from: starts, to: ends }: Pick<ComparedWords, "from" | "to">,
   regions: readonly Region[],
-  { isOwn }: KnownSources,
+  known: KnownSources,
 ): Passage[] {
   const kinds = kindsOfWords(starts, regions);
   return claims.flatMap((claim) => {
@@ -64,7 +64,7 @@ export function passagesOf(
         sourceWords: [first, last + 1],
         tier: claim.tier,
         identity: claim.identity,
-        keptOut: keptOutBy(kind, isEverybodys, isOwn(claim.source)),
+        keptOut: keptOutBy(kind, isEverybodys, known.isOwn(claim.source)),
         uncited: kind === "quoted-uncited",
         pairs,
         alsoIn: others,

@@ -66,12 +66,15 @@ class Part {
     return low;
   }
 
-  /** The entries with a hash from `first` to `last`, both included. */
-  range(first: number, last: number): { from: number; to: number } {
-    const from = this.firstFrom(first);
-    let to = from;
-    while (to < this.hashes.length && (this.hashes[to] ?? 0) <= last) to++;
-    return { from, to };
+  /** The entries with a hash from `first` to `last`, both included, but for hashes that stand in too many places. */
+  *entries(first: number, last: number): Generator<number> {
+    for (let entry = this.firstFrom(first); entry < this.hashes.length; ) {
+      const hash = this.hashes[entry] ?? 0;
+      if (hash > last) return;
+      const next = hash === 0xffffffff ? this.hashes.length : this.firstFrom(hash + 1);
+      if (next - entry <= MOST_PLACES) for (let at = entry; at < next; at++) yield at;
+      entry = next;
+    }
   }
 
   hashAt(entry: number): number {
@@ -193,10 +196,8 @@ export class SourceIndex {
   private between(first: number, last: number): (Posting & { hash: number })[] {
     const found: (Posting & { hash: number })[] = [];
     for (const part of this.parts) {
-      const { from, to } = part.range(first, last);
-      if (first === last && to - from > MOST_PLACES) return [];
       const gone = this.gone.get(part);
-      for (let entry = from; entry < to; entry++) {
+      for (const entry of part.entries(first, last)) {
         const posting = part.posting(entry);
         if (gone?.has(posting.source)) continue;
         found.push({ ...posting, hash: part.hashAt(entry) });

@@ -32,7 +32,10 @@ export function WholeSource({ source, overlaps, cells, onClose }: WholeSourcePro
   }, [id, number, closed, overlaps]);
   const range = text && text !== "missing" ? placeOf(text, cells ?? []) : null;
   // biome-ignore lint/correctness/useExhaustiveDependencies: it scrolls along with the passage
-  useEffect(() => here.current?.scrollIntoView({ block: "center" }), [text, range?.from]);
+  useEffect(() => {
+    // What this returns is no cleaning up.
+    void here.current?.scrollIntoView({ block: "center" });
+  }, [text, range?.from]);
   return (
     <section aria-label="The whole source" className="flex min-h-0 grow flex-col">
       <p className="flex items-baseline gap-4 border-b border-hair px-6 py-2 text-[13px]">
