@@ -9,6 +9,7 @@ import { comparedWords } from "../../src/core/originality/words.ts";
 import { seeded } from "../../test/support/random.ts";
 import { benchOriginalityPace } from "./pace.ts";
 import { KINDS_PLANTED, LISTED_SOURCE, plantedDocuments } from "./planting.ts";
+import { benchVoice } from "./voice.ts";
 
 const textOf = ({ blocks }: BrownText) => blocks.map(({ text }) => text).join("\n\n");
 
@@ -113,5 +114,6 @@ export async function benchOriginality(): Promise<void> {
     );
   }
   console.log(`characters counted outside: ${((100 * outside) / clear).toFixed(3)}% of ${clear}`);
+  benchVoice(texts.map(textOf));
   if (half === 0) await benchOriginalityPace(hosts.map(textOf));
 }

@@ -40,6 +40,8 @@ export const shelfRecordSchema = z.object({
       style: z.string().default(""),
       /** The median of the measures in school grades (`readings/measures.ts`); null for a text without. */
       grade: z.number().nullable().default(null),
+      /** The share of its words that stand in sources, when it was last compared; null before that. */
+      overlap: z.number().nullable().default(null),
     })
     .nullable(),
   /** Checks switched off, as records kept it before there were appetites. */

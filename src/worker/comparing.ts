@@ -1,11 +1,12 @@
 import type { Engine } from "../core/engine/engine.ts";
-import type { Report } from "../core/engine/mark.ts";
+import type { Mark, Report } from "../core/engine/mark.ts";
 import {
   type CollatedCell,
   collate,
   gatherOverlaps,
   type OverlapTable,
 } from "../core/gathered/overlaps.ts";
+import type { Manuscript } from "../core/manuscript/model.ts";
 import {
   type AnsweredPassages,
   askedPlaces,
@@ -19,9 +20,9 @@ import {
   type OwnSource,
   shippedId,
 } from "../core/originality/compared-sources.ts";
-import { Comparison, wordsOfBlocks } from "../core/originality/comparison.ts";
+import { type Compared, Comparison, wordsOfBlocks } from "../core/originality/comparison.ts";
 import { type Measured, measured } from "../core/originality/measured.ts";
-import { StockPhrases } from "../core/originality/regions.ts";
+import { comparedBlocks, StockPhrases } from "../core/originality/regions.ts";
 
 /** The collection that ships, asked from here. */
 export interface ShippedCollection {
@@ -56,6 +57,8 @@ export class Comparing {
   readonly sources = new ComparedSources();
   private stock: Promise<StockPhrases> | null = null;
   private comparison: Comparison | null = null;
+  private before: { of: Manuscript; comparison: Comparison | null; compared: Compared } | null =
+    null;
 
   constructor(
     private readonly shipped: ShippedCollection,
@@ -97,10 +100,22 @@ export class Comparing {
     if (this.comparison) engine.compare({ comparison: this.comparison, names: this.sources });
   }
 
-  /** What the engine's document shares with sources; null where it was not compared. */
-  tableOf(engine: Engine): OverlapTable | null {
-    const { compared } = engine.overlapping;
-    return compared && gatherOverlaps(compared, engine.overlapping.choices, this.sources);
+  /** What the engine's document shares with sources, and what it did before it was changed; null where it was not compared. */
+  async tableOf(engine: Engine, original: Manuscript | null): Promise<OverlapTable | null> {
+    const { compared, choices } = engine.overlapping;
+    if (!compared) return null;
+    const before = original && (await this.compareOriginal(original));
+    return gatherOverlaps(compared, choices, this.sources, before);
+  }
+
+  private async compareOriginal(original: Manuscript): Promise<Compared> {
+    const { comparison } = this;
+    if (this.before?.of !== original || this.before.comparison !== comparison) {
+      const first = new Comparison(this.sources, await this.stockPhrases());
+      const compared = first.lookAtOnce(comparedBlocks(original));
+      this.before = { of: original, comparison, compared };
+    }
+    return this.before.compared;
   }
 
   /** A passage word above word beside its source; null where the source is closed, or there is no such passage. */
@@ -113,6 +128,17 @@ export class Comparing {
       return engine.overlapping.textBetween(from, to);
     };
     return collate(passage, wordAt, this.sources);
+  }
+
+  /** The passage that a mark is of, word above word; null where there is none to be shown. */
+  collationAt(
+    engine: Engine,
+    { block, from }: Pick<Mark, "block" | "from">,
+  ): CollatedCell[] | null {
+    const at = engine.blockRange(block).from + from;
+    const passages = engine.overlapping.compared?.passages ?? [];
+    const number = passages.findIndex((one) => one.from <= at && one.to > at);
+    return number < 0 ? null : this.collation(engine, number);
   }
 
   /** How much of a text stands where a passage has it from; null where there is no such passage. */

@@ -50,6 +50,7 @@ import { withEdits } from "../core/manuscript/layout.ts";
 import type { Edit, Manuscript, Variety } from "../core/manuscript/model.ts";
 import type { OwnSource } from "../core/originality/compared-sources.ts";
 import type { Measured } from "../core/originality/measured.ts";
+import { type VoiceStretch, voiceOf } from "../core/originality/voice.ts";
 import type { CountPlace, PlaceQuery } from "../core/readings/places.ts";
 import type { Scope } from "../core/readings/scope.ts";
 import { type CompareProgress, Comparing, type Sent, type ShippedCollection } from "./comparing.ts";
@@ -413,22 +414,25 @@ export class Proofreader {
   }
 
   /** The abbreviations, quantities, terms or citations of the document; null where nothing was checked. */
-  gathered<K extends keyof GatheredTables>(
+  async gathered<K extends keyof GatheredTables>(
     what: K,
     apart: readonly string[],
-  ): { revision: number; table: GatheredTables[K] } | null {
+  ): Promise<{ revision: number; table: GatheredTables[K] } | null> {
     const { running } = this;
     if (!running) return null;
     const { engine } = running;
     const source = engine.gathering();
-    const tables: { [Name in keyof GatheredTables]: () => GatheredTables[Name] } = {
+    const tables: {
+      [Name in keyof GatheredTables]: () => GatheredTables[Name] | Promise<GatheredTables[Name]>;
+    } = {
       abbreviations: () => gatherAbbreviations(source),
       quantities: () => gatherQuantities(source),
       terms: () => gatherTerms(source, new Set(apart)),
-      overlaps: () => this.comparing.tableOf(engine),
+      overlaps: () => this.comparing.tableOf(engine, running.changed ? this.manuscript : null),
       citations: () => gatherCitations(engine.cited, (block) => engine.blockRange(block).from),
     };
-    return { revision: running.revision, table: tables[what]() };
+    const { revision } = running;
+    return { revision, table: await tables[what]() };
   }
 
   /**
@@ -458,9 +462,19 @@ export class Proofreader {
     return this.running && this.comparing.collation(this.running.engine, passage);
   }
 
+  /** The same of the passage that a mark is of. */
+  collationAt(mark: Mark): CollatedCell[] | null {
+    return this.running && this.comparing.collationAt(this.running.engine, mark);
+  }
+
   /** How much of a new wording still stands where a passage has it from. */
   measureAgainst(passage: number, text: string): Measured | null {
     return this.running && this.comparing.measure(this.running.engine, passage, text);
+  }
+
+  /** How alike the stretches of a text are. */
+  voice(text: string): VoiceStretch[] {
+    return voiceOf(text);
   }
 
   /** Shorter ways for long-winded phrases of a sentence; offsets in it. */

@@ -47,6 +47,8 @@ export interface Conclusion {
   reason: string;
   /** Where it differs from the check's own. */
   weight?: Weight;
+  /** What stands in the margin, likewise. */
+  code?: string;
   /**
    * Conclusions with the same cause share it, such as one misspelling in many places. Left out where
    * facts are counted by keys, it is the key's; null for one that stands alone.

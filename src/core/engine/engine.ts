@@ -105,7 +105,7 @@ export class Engine {
     this.words = lowerCase(settings.words);
     this.house = this.open(language);
     this.citing = this.readCitations();
-    this.overlapping = new Overlapping(this.blocks, this.spans, this.texts);
+    this.overlapping = new Overlapping(this.blocks, this.spans, this.texts, () => this.cited);
   }
 
   /**

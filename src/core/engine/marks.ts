@@ -67,7 +67,7 @@ export function speakingIn(all: readonly Finder[]): (Finder[] | undefined)[] {
 function markOf(
   block: MarkedBlock,
   check: Check,
-  { from, to, reason, weight, group, unsure }: Conclusion,
+  { from, to, reason, weight, group, unsure, code }: Conclusion,
   follows: boolean,
 ): Mark {
   return {
@@ -75,7 +75,7 @@ function markOf(
     rule: check.id,
     pass: check.pass,
     weight: unsure ? "weigh" : (weight ?? check.weight),
-    code: check.code,
+    code: code ?? check.code,
     block: block.index,
     from,
     to,
@@ -114,6 +114,7 @@ export function sameMarks(one: readonly Mark[], other: readonly Mark[]): boolean
         mark.from === twin.from &&
         mark.to === twin.to &&
         mark.weight === twin.weight &&
+        mark.code === twin.code &&
         mark.group === twin.group &&
         mark.follows === twin.follows &&
         mark.reason === twin.reason &&

@@ -1,12 +1,14 @@
+import type { CitedDocument } from "../citations/cited-text.ts";
 import type { CitedFinding } from "../citations/text-rules/rule.ts";
 import { groupedByBlock, relative } from "../manuscript/by-block.ts";
 import { blockIndexAt } from "../manuscript/layout.ts";
 import type { Block, Span } from "../manuscript/model.ts";
 import { overlapChoices } from "../originality/choices.ts";
 import type { Compared, Comparison } from "../originality/comparison.ts";
-import { findingsOf, type SourceNames } from "../originality/findings.ts";
+import { findingsOf, type KnownNames } from "../originality/findings.ts";
 import type { Tier } from "../originality/overlaps.ts";
 import type { ComparedBlock } from "../originality/regions.ts";
+import { counts, rankedSources } from "../originality/totals.ts";
 
 const NOTHING: Compared = { words: 0, passages: [] };
 
@@ -16,7 +18,7 @@ const NOTHING: Compared = { words: 0, passages: [] };
  * it is otherwise.
  */
 export class Overlapping {
-  private comparison: { comparison: Comparison; names: SourceNames } | null = null;
+  private comparison: { comparison: Comparison; names: KnownNames } | null = null;
   private read: Compared | null = null;
   private state = 0;
   private forms: Readonly<Record<string, string>> = {};
@@ -26,6 +28,8 @@ export class Overlapping {
     private readonly blocks: readonly Block[],
     private readonly spans: readonly Span[],
     private readonly texts: readonly string[],
+    /** The citations and lists as the text stands. */
+    private readonly cited: () => CitedDocument,
   ) {}
 
   /** Takes in that the text is another. */
@@ -36,7 +40,7 @@ export class Overlapping {
   }
 
   /** Takes over a comparison; null ends comparing. */
-  compare(comparison: { comparison: Comparison; names: SourceNames } | null): void {
+  compare(comparison: { comparison: Comparison; names: KnownNames } | null): void {
     this.comparison = comparison;
     this.read = null;
     this.state++;
@@ -90,8 +94,35 @@ export class Overlapping {
     const { passages } = this.compared ?? NOTHING;
     if (!this.comparison || passages.length === 0) return [];
     const { names } = this.comparison;
-    const own = passages.filter((passage) => passage.tier === tier);
     const choices = overlapChoices(this.forms);
-    return findingsOf(own, this.blocks, (block) => this.texts[block] ?? "", choices, names);
+    const ranks = rankedSources(
+      passages,
+      (one) => choices.saidOf(one) === null && counts(one, choices.kinds),
+    ).map(({ source }) => source);
+    return findingsOf(
+      passages.filter((passage) => passage.tier === tier),
+      this.blocks,
+      (block) => this.texts[block] ?? "",
+      choices,
+      { titleOf: (source) => names.titleOf(source), citationOf: (source) => this.cite(source) },
+      (source) => ranks.indexOf(source) + 1,
+    );
+  }
+
+  /** A source as the document cites: by its entry in the list where it has one there. */
+  private cite(source: string): string | null {
+    const work = this.comparison?.names.workOf(source);
+    if (!work) return null;
+    const { style, references, index, citations } = this.cited();
+    if (style.inText.system !== "numeric") return `(${work.author}, ${work.year})`;
+    const number = references.findIndex(
+      ({ entry }, at) =>
+        entry.year?.value === work.year &&
+        index.namesOf(at).some(({ family, literal }) => [family, literal].includes(work.author)),
+    );
+    if (number < 0) return null;
+    const written = citations.find(({ citation }) => /^[[(]\d/u.test(citation.text))?.citation.text;
+    const [open, close] = written?.startsWith("(") ? ["(", ")"] : ["[", "]"];
+    return `${open}${references[number]?.entry.number?.value ?? number + 1}${close}`;
   }
 }

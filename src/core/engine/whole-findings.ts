@@ -116,11 +116,12 @@ export class WholeFindings implements Finder {
     return found?.reference ?? null;
   }
 
-  private conclusion({ from, to, reason, group, isAdvice }: CitedFinding): Conclusion {
+  private conclusion({ from, to, reason, group, isAdvice, code }: CitedFinding): Conclusion {
     return {
       from,
       to,
       reason,
+      ...(code === undefined ? {} : { code }),
       ...(isAdvice ? { weight: "weigh" as const } : {}),
       ...(group === undefined ? {} : { group: `${this.check.id}:${group}` }),
     };

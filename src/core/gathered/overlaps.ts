@@ -7,6 +7,7 @@ import {
   type CountedKinds,
   counts,
   type OverlapTotals,
+  rankedSources,
   totalsOf,
 } from "../originality/totals.ts";
 
@@ -36,6 +37,8 @@ export interface OverlapTable {
   /** Sources with a passage that counts or is kept out, most words first. */
   sources: readonly (ShownSource & { shared: number; keptOut: number })[];
   passages: readonly PassageRow[];
+  /** The same of the text before it was changed; null where it was not. */
+  before: { words: number; all: number } | null;
 }
 
 /** What a document shares with sources, under what was chosen about it. */
@@ -43,6 +46,7 @@ export function gatherOverlaps(
   { words, passages }: Compared,
   forms: Readonly<Record<string, string>> | undefined,
   known: ComparedSources,
+  original: Compared | null = null,
 ): OverlapTable {
   const { kinds, limit, saidOf } = overlapChoices(forms);
   const said = passages.map((passage) => {
@@ -58,6 +62,10 @@ export function gatherOverlaps(
   return {
     totals,
     kinds,
+    before: original && {
+      words: totalsOf(original.passages, original.words, kinds).words,
+      all: original.words,
+    },
     limit: beside && {
       share: limit ?? 0,
       allowed: beside.allowed,
@@ -115,21 +123,11 @@ function sourcesOf(
   counted: readonly Passage[],
   known: ComparedSources,
 ): OverlapTable["sources"] {
-  const shared = new Map<string, { shared: number; keptOut: number }>();
   const isCounted = new Set(counted);
-  for (const passage of passages) {
-    const own = shared.get(passage.source) ?? { shared: 0, keptOut: 0 };
-    const words = passage.words[1] - passage.words[0];
-    if (isCounted.has(passage)) own.shared += words;
-    else own.keptOut += words;
-    shared.set(passage.source, own);
-  }
-  return [...shared]
-    .flatMap(([source, own]) => {
-      const shown = known.shown(source);
-      return shown ? [{ ...shown, ...own }] : [];
-    })
-    .sort((one, other) => other.shared - one.shared || other.keptOut - one.keptOut);
+  return rankedSources(passages, (passage) => isCounted.has(passage)).flatMap((own) => {
+    const shown = known.shown(own.source);
+    return shown ? [{ ...shown, shared: own.shared, keptOut: own.keptOut }] : [];
+  });
 }
 
 /** A word of the passage above a word of the source; one of them may be missing. */

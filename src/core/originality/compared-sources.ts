@@ -6,7 +6,7 @@ import {
   type ToldSource,
 } from "./asking.ts";
 import { Collection, printsOf, type SourcePrints } from "./collection.ts";
-import type { SourceNames } from "./findings.ts";
+import type { KnownNames } from "./findings.ts";
 import type { Sources } from "./overlaps.ts";
 import type { KnownSources } from "./passages.ts";
 import { MOST_PLACES, type Posting } from "./source-index.ts";
@@ -55,7 +55,7 @@ interface Piece {
 }
 
 /** The person's own sources, and what has been fetched of the collection that ships. */
-export class ComparedSources implements Sources, KnownSources, SourceNames {
+export class ComparedSources implements Sources, KnownSources, KnownNames {
   private readonly collection = new Collection();
   private readonly own = new Map<string, OwnSource>();
   private readonly read = new Map<string, ComparedWords>();
@@ -103,9 +103,9 @@ export class ComparedSources implements Sources, KnownSources, SourceNames {
     return this.own.get(source)?.title ?? this.shipped.get(source)?.title ?? source;
   }
 
-  citationOf(source: string): string | null {
+  workOf(source: string): { author: string; year: number } | null {
     const { author, year } = this.own.get(source) ?? this.shipped.get(source) ?? {};
-    return author && year ? `(${author}, ${year})` : null;
+    return author && year ? { author, year } : null;
   }
 
   /** What is shown of a source; null where it is not known. */

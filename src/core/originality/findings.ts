@@ -8,7 +8,7 @@ import { wordsOf } from "./totals.ts";
 /** How sources are called, and cited. */
 export interface SourceNames {
   titleOf(source: string): string;
-  /** Author and year, as a citation in the text has them; null where they are not known. */
+  /** A citation of it as the document has them; null where author and year are not known. */
   citationOf(source: string): string | null;
 }
 
@@ -22,6 +22,16 @@ const SAYS: Readonly<Record<Tier, string>> = {
   possible: "perhaps, in other words",
 };
 
+/** What is known of sources beside their words. */
+export interface KnownNames {
+  titleOf(source: string): string;
+  /** Author and year; null where they are not known. */
+  workOf(source: string): { author: string; year: number } | null;
+}
+
+/** The source's number on the board, as it stands in the margin. */
+export type NumberOf = (source: string) => number;
+
 /** What is marked of passages that count: each in the blocks it lies in. */
 export function findingsOf(
   passages: readonly Passage[],
@@ -29,6 +39,7 @@ export function findingsOf(
   textOf: (block: number) => string,
   { kinds, saidOf }: OverlapChoices,
   names: SourceNames,
+  numberOf: NumberOf,
 ): CitedFinding[] {
   const found: CitedFinding[] = [];
   let block = 0;
@@ -46,6 +57,7 @@ export function findingsOf(
     for (const part of parts) {
       found.push({
         ...part,
+        code: `ov ${numberOf(passage.source)}`,
         reason: reasonOf(passage, names),
         group: passage.source,
         choices: parts.length === 1 ? choicesOf(passage, part, textOf(part.block), names) : [],

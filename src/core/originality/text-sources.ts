@@ -40,7 +40,7 @@ export class TextSources implements Sources {
     return source;
   }
 
-  citationOf(): string | null {
+  workOf(): null {
     return null;
   }
 }

@@ -110,3 +110,32 @@ export function besideLimit(
   }
   return { allowed, over, first };
 }
+
+/** Words of one source: those that count, and those that are kept out. */
+export interface SharedWords {
+  source: string;
+  shared: number;
+  keptOut: number;
+}
+
+/** Sources with a passage, the one with most words that count first. */
+export function rankedSources(
+  passages: readonly Passage[],
+  isCounted: (passage: Passage) => boolean,
+): SharedWords[] {
+  const bySource = new Map<string, SharedWords>();
+  for (const passage of passages) {
+    const { source } = passage;
+    const own = bySource.get(source) ?? { source, shared: 0, keptOut: 0 };
+    const words = wordsOf(passage);
+    if (isCounted(passage)) own.shared += words;
+    else own.keptOut += words;
+    bySource.set(source, own);
+  }
+  return [...bySource.values()].sort(
+    (one, other) =>
+      other.shared - one.shared ||
+      other.keptOut - one.keptOut ||
+      one.source.localeCompare(other.source),
+  );
+}

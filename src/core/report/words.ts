@@ -8,6 +8,8 @@ import type { HouseStyle } from "../house/style.ts";
 import { SUBJECTS } from "../house/subjects.ts";
 import type { Act, Setting } from "../ledger/decision.ts";
 import type { Kind, Variety } from "../manuscript/model.ts";
+import { COUNT_POSSIBLE, keepingOf, keepingValue, LIMIT } from "../originality/choices.ts";
+import { KEPT_OUT } from "../originality/passages.ts";
 import { type Bounds, READERS, type Reader, readerOf } from "../readings/readers.ts";
 
 /** What the model's values are called on screens, in reports and by the command. */
@@ -162,6 +164,7 @@ export function settingLine({ name, of = "", after }: Setting): string {
         return `Abbreviations: explained ${after === EACH_SECTION ? "in each section" : "once"}`;
       }
       if (of.startsWith("terms:")) return `Different terms: ${of.slice(6).replace("|", ", ")}`;
+      if (of.startsWith("overlap:")) return overlapLine(of, after === null ? null : value);
       const title = cardById(of.slice(0, of.indexOf(":")))?.title ?? of;
       const thing = of.slice(of.indexOf(":") + 1);
       return `${title}, ${thing}: ${after ? `“${after}”` : "all forms on purpose"}`;
@@ -169,4 +172,18 @@ export function settingLine({ name, of = "", after }: Setting): string {
     case "listed":
       return after === null ? `“${of}” off the word list` : `“${of}” on a word list`;
   }
+}
+
+/** What was chosen about overlaps, as one line. */
+function overlapLine(of: string, value: string | null): string {
+  if (of === LIMIT)
+    return value === null
+      ? "Overlap: no limit"
+      : `Overlap: a limit of ${Math.round(Number(value) * 100)}%`;
+  if (of === COUNT_POSSIBLE)
+    return `Overlap, only possible: ${value === null ? "not counted" : "counted"}`;
+  const kind = KEPT_OUT.find((one) => keepingOf(one) === of);
+  if (kind) return `Overlap, ${kind}: ${value === keepingValue(true) ? "kept out" : "counted"}`;
+  if (value === null) return "Overlap: a passage counts again";
+  return `Overlap: a passage is ${value === "own" ? "the writer’s own" : "a stock phrase"}`;
 }

@@ -92,6 +92,8 @@ export function BoardPane({ session, which, onClose, onRule }: BoardPaneProps) {
       <Suspense fallback={<p className="p-10 text-soft">Opening…</p>}>
         <Screen
           reports={{
+            title: record?.title ?? "",
+            fileName: record?.fileName ?? "",
             text,
             blocks,
             open: openOfAll,

@@ -86,6 +86,7 @@ function faceOf(galley: Galley, session: DeskSession): GalleyFace {
         from,
         to,
         weight: mark.weight,
+        rule: mark.rule,
         // In a sheet the margin says where the mark stands.
         code: sheet ? (session.blockAt(mark.block)?.cell?.address ?? mark.code) : mark.code,
       }));

@@ -1,7 +1,9 @@
 import { useEffect, useRef, useState } from "react";
 import { cardById } from "../../core/checks/cards.ts";
+import type { CollatedCell } from "../../core/gathered/overlaps.ts";
 import { Key } from "../parts/Key.tsx";
 import { count } from "../parts/words.ts";
+import { Collation } from "./boards/originality/Collation.tsx";
 import { CitedPair } from "./CitedPair.tsx";
 import type { DeskCommands } from "./commands.ts";
 import { Explanation } from "./Explanation.tsx";
@@ -40,6 +42,7 @@ export function Slip({ session, commands, asking }: SlipProps) {
         <span className="grow">{reasonOf(subject, Math.max(0, twins - 1), session)}</span>
       </p>
       <EntryBeside subject={subject} session={session} />
+      <SourceBeside subject={subject} session={session} />
       <Choices session={session} />
       <Meanings state={state} />
       <Acts subject={subject} twins={twins} session={session} commands={commands} />
@@ -71,6 +74,36 @@ function EntryBeside({
     };
   }, [isTie, place, session]);
   return entry && place ? <CitedPair cited={place.mark.text} entry={entry} /> : null;
+}
+
+/** A passage that stands elsewhere above its source, word above word. */
+function SourceBeside({
+  subject,
+  session,
+}: {
+  subject: Exclude<Subject, null>;
+  session: DeskSession;
+}) {
+  const [cells, setCells] = useState<CollatedCell[] | null>(null);
+  const mark = subject.kind === "mark" ? subject.place.mark : null;
+  const isOverlap = mark?.pass === "originality";
+  useEffect(() => {
+    let current = true;
+    setCells(null);
+    if (isOverlap && mark) {
+      void session.overlaps.collationAt(mark).then((found) => {
+        if (current) setCells(found);
+      });
+    }
+    return () => {
+      current = false;
+    };
+  }, [isOverlap, mark, session]);
+  return cells ? (
+    <div className="mt-2">
+      <Collation cells={cells} />
+    </div>
+  ) : null;
 }
 
 /** Checks whose slip shows the entry beside the citation. */
@@ -154,6 +187,14 @@ function Acts({ subject, twins, session, commands }: ActsProps) {
               typing={typing}
               label="word list"
               run={() => void session.deciding.listWord()}
+            />
+          ) : null}
+          {subject.place.mark.pass === "originality" ? (
+            <Act
+              letter="B"
+              typing={typing}
+              label="its source; reword, my own, stock phrase"
+              run={commands.showBoard}
             />
           ) : null}
           {session.groups.get(subject.place.mark.group)?.matter ? (

@@ -1,6 +1,8 @@
 import { proxy } from "comlink";
-import type { CollatedCell } from "../../core/gathered/overlaps.ts";
+import type { Mark } from "../../core/engine/mark.ts";
+import type { CollatedCell, OverlapTable } from "../../core/gathered/overlaps.ts";
 import type { Measured } from "../../core/originality/measured.ts";
+import type { VoiceStretch } from "../../core/originality/voice.ts";
 import { readSettings, updateSettings } from "../../store/house.ts";
 import { addSource, ownSources } from "../../store/sources.ts";
 import type { CompareProgress, Sent } from "../../worker/comparing.ts";
@@ -13,7 +15,7 @@ export interface ComparingState {
   /** How far it is; null while nothing is being compared. */
   progress: CompareProgress | null;
   /** What was sent and when; null before the document has been compared. */
-  done: (Sent & { at: Date; own: number; asked: boolean }) | null;
+  done: (Sent & { at: Date; own: number; asked: boolean; share: number | null }) | null;
   /** Whether the collection that ships is compared with; null before that was asked. */
   asks: boolean | null;
 }
@@ -67,8 +69,14 @@ export class Overlaps {
       this.publish({ progress: null });
       if (!found) return;
       const { update, sent } = found;
-      this.publish({ done: { ...sent, at: new Date(), own: own.length, asked: asks } });
+      const about = { ...sent, at: new Date(), own: own.length, asked: asks };
+      this.publish({ done: { ...about, share: null } });
       this.changed(copy.reported.report(update, update.revision));
+      const table = (await this.core.worker.gathered("overlaps", []))?.table as OverlapTable | null;
+      if (run !== this.run || !table) return;
+      const { words, all } = table.totals;
+      this.publish({ done: { ...about, share: all === 0 ? 0 : words / all } });
+      this.core.shelf.note();
     } catch (error) {
       if (run !== this.run) return;
       this.publish({ progress: null });
@@ -88,9 +96,19 @@ export class Overlaps {
     return this.core.worker.collation(passage).catch(() => null);
   }
 
+  /** The same of the passage that a mark is of. */
+  collationAt(mark: Mark): Promise<CollatedCell[] | null> {
+    return this.core.worker.collationAt(mark).catch(() => null);
+  }
+
   /** How much of a new wording still stands where a passage has it from. */
   measure(passage: number, text: string): Promise<Measured | null> {
     return this.core.worker.measureAgainst(passage, text).catch(() => null);
+  }
+
+  /** How alike the stretches of the document are. */
+  voice(): Promise<VoiceStretch[]> {
+    return this.core.worker.voice(this.core.copy.text).catch(() => []);
   }
 
   /** Other words for a word, by its meanings and in its form, and shorter ways for phrases of a sentence. */

@@ -147,7 +147,8 @@ export function passAfter({ pass, passes }: Pick<DeskState, "pass" | "passes">):
 
 /** What the shelf is told of a run; null before there is one. */
 export function runOf(state: DeskState): ShelfRecord["run"] {
-  const { tables, openOfAll, decisions, standing, style, houses, readings } = state;
+  const { tables, openOfAll, decisions, standing, style, houses, readings, comparing, record } =
+    state;
   if (!tables) return null;
   const of = (weight: string) => openOfAll.filter(({ mark }) => mark.weight === weight).length;
   return {
@@ -160,6 +161,7 @@ export function runOf(state: DeskState): ShelfRecord["run"] {
     unread: [...unreadOf(state)],
     style: layersStamp([...houses, style]),
     grade: readings?.grade?.median ?? null,
+    overlap: comparing.done?.share ?? record?.run?.overlap ?? null,
   };
 }
 

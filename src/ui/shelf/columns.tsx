@@ -11,6 +11,7 @@ export const COLUMN_IDS = [
   "marks",
   "decided",
   "grade",
+  "overlap",
   "run",
   "addedAt",
   "variety",
@@ -18,7 +19,7 @@ export const COLUMN_IDS = [
 export type ColumnId = (typeof COLUMN_IDS)[number];
 
 /** Those shown until the person chooses others. */
-export const USUAL_COLUMNS: readonly ColumnId[] = ["words", "marks", "grade", "run"];
+export const USUAL_COLUMNS: readonly ColumnId[] = ["words", "marks", "grade", "overlap", "run"];
 
 export interface Column {
   id: ColumnId;
@@ -77,6 +78,14 @@ export const COLUMNS: readonly Column[] = [
       if (grades.length === 0) return null;
       return `${Math.min(...grades).toFixed(1)} to ${Math.max(...grades).toFixed(1)}`;
     },
+  },
+  {
+    id: "overlap",
+    label: "Overlap",
+    numeric: true,
+    value: ({ run }) => run?.overlap ?? -1,
+    cell: ({ run }) => (run?.overlap == null ? "–" : `${(run.overlap * 100).toFixed(1)}%`),
+    total: () => null,
   },
   {
     id: "run",

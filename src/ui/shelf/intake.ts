@@ -127,6 +127,7 @@ export async function runForShelf(
       unread: [...update.unread],
       style: layersStamp(layers),
       grade: readings?.grade?.median ?? null,
+      overlap: null,
     },
   });
 }

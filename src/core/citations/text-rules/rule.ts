@@ -18,6 +18,8 @@ export interface CitedFinding extends Range {
   block: number;
   reason: string;
   choices: readonly CitedChoice[];
+  /** What stands in the margin, where it is not the check's own code. */
+  code?: string;
   /** Findings of one cause share it. */
   group?: string;
   /** Advice, whatever the weight of its check. */

@@ -23,6 +23,8 @@ export interface BoardMemory {
 
 /** What has been reported of the document, as a board is given it. */
 export interface BoardReports {
+  title: string;
+  fileName: string;
   text: string;
   blocks: readonly Block[];
   /** Open marks of all passes, in reading order. */

@@ -8,6 +8,7 @@ export interface DrawnMark {
   to: number;
   weight: "fix" | "settle" | "weigh";
   code: string;
+  rule: string;
 }
 
 /** Marks of a stretch of text, replacing what was drawn there. */

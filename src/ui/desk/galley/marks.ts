@@ -17,8 +17,16 @@ const MARK_DECORATIONS = {
   weigh: Decoration.mark({ class: "dr-mark dr-weigh" }),
 };
 
+/** Passages that stand elsewhere have rules of their own, which tell how they agree. */
+const OVERLAPS: Readonly<Record<string, Decoration>> = Object.fromEntries(
+  ["word-for-word", "lightly-changed", "reworded", "possible"].map((tier) => [
+    `originality/${tier}`,
+    Decoration.mark({ class: `dr-mark dr-${tier}` }),
+  ]),
+);
+
 function decorationOf(mark: DrawnMark): Range<Decoration> {
-  const base = MARK_DECORATIONS[mark.weight];
+  const base = OVERLAPS[mark.rule] ?? MARK_DECORATIONS[mark.weight];
   const decoration = Decoration.mark({ ...base.spec, mark: { id: mark.id, code: mark.code } });
   return decoration.range(mark.from, mark.to);
 }

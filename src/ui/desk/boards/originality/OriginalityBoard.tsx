@@ -2,6 +2,7 @@ import { useEffect, useMemo, useState } from "react";
 import type { CollatedCell, OverlapTable, PassageRow } from "../../../../core/gathered/overlaps.ts";
 import { figure } from "../../../parts/words.ts";
 import type { PlacedMark } from "../../reported.ts";
+import { BoardViews, viewAfter } from "../BoardViews.tsx";
 import type { BoardProps } from "../board.ts";
 import { useChoices } from "../citations/use-choices.ts";
 import { QueryLine } from "../settling/QueryLine.tsx";
@@ -9,10 +10,16 @@ import { useGathered } from "../settling/use-gathered.ts";
 import { useBoardKeys } from "../use-board-keys.ts";
 import { CompareStrip } from "./CompareStrip.tsx";
 import { MapLegend, OverlapMap, wordsALine } from "./OverlapMap.tsx";
+import { OverlapReport } from "./OverlapReport.tsx";
 import { PassageStrip } from "./PassageStrip.tsx";
 import { Reword } from "./Reword.tsx";
 import { SourceList } from "./SourceList.tsx";
+import { Voice } from "./Voice.tsx";
 import { WholeSource } from "./WholeSource.tsx";
+
+/** What the board shows, and what each view is called. */
+const ORIGINALITY_VIEWS = { map: "The map", report: "Report", voice: "Voice" } as const;
+type OriginalityView = keyof typeof ORIGINALITY_VIEWS;
 
 /** What the foot of the board is used for. */
 type Doing = "deciding" | "asking" | "rewording";
@@ -26,6 +33,7 @@ export function OriginalityBoard(props: BoardProps) {
   const [doing, setDoing] = useState<Doing>("deciding");
   const [whole, setWhole] = useState(false);
   const [filter, setFilter] = useState<PassageFilter>("all");
+  const [view, setView] = useState<OriginalityView>("map");
   const passages = useMemo(
     () => (table?.passages ?? []).filter((one) => isShown(one, filter)),
     [table, filter],
@@ -79,6 +87,7 @@ export function OriginalityBoard(props: BoardProps) {
     go: see,
     stet,
     own: new Map([
+      ["v", () => setView(viewAfter(ORIGINALITY_VIEWS, view))],
       ["ArrowRight", () => nextSource(1)],
       ["ArrowLeft", () => nextSource(-1)],
       ["Enter", () => take(0)],
@@ -96,6 +105,25 @@ export function OriginalityBoard(props: BoardProps) {
       <Heading table={table} />
       <CompareStrip comparing={comparing} overlaps={overlaps} />
       {table && comparing.done ? (
+        <BoardViews labels={ORIGINALITY_VIEWS} view={view} onChoose={setView} counts={{}} />
+      ) : null}
+      {table && comparing.done && view === "report" ? (
+        <OverlapReport
+          table={table}
+          text={text}
+          title={reports.title}
+          fileName={reports.fileName}
+          done={comparing.done}
+        />
+      ) : null}
+      {comparing.done && view === "voice" ? (
+        <Voice
+          text={text}
+          overlaps={overlaps}
+          onSee={(stretch) => deciding.goToRange(stretch, "originality")}
+        />
+      ) : null}
+      {table && comparing.done && view === "map" ? (
         <div className="grid min-h-0 grow grid-cols-[330px_minmax(0,1fr)] border-t border-ink">
           <SourceList
             table={table}
@@ -135,7 +163,7 @@ export function OriginalityBoard(props: BoardProps) {
           )}
         </div>
       ) : null}
-      {table && comparing.done && here && doing === "asking" ? (
+      {table && comparing.done && here && view === "map" && doing === "asking" ? (
         <QueryLine
           onAsk={(note) => {
             deciding.ask(mark?.mark.rule ?? "originality/passage", here, note);
@@ -144,7 +172,7 @@ export function OriginalityBoard(props: BoardProps) {
           onLeave={() => setDoing("deciding")}
         />
       ) : null}
-      {table && comparing.done && here && source && doing !== "asking" ? (
+      {table && comparing.done && here && source && view === "map" && doing !== "asking" ? (
         <PassageStrip
           passage={here}
           place={table.sources.indexOf(source) + 1}

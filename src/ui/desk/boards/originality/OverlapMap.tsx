@@ -1,6 +1,7 @@
 import type { PassageRow } from "../../../../core/gathered/overlaps.ts";
+import { TIER_LABELS } from "../../../../core/report/overlap-parts.ts";
 import { figure } from "../../../parts/words.ts";
-import { TIER_LABELS, tierClass } from "./tiers.ts";
+import { tierClass } from "./tiers.ts";
 
 interface OverlapMapProps {
   /** Words of the whole document. */

@@ -1,11 +1,11 @@
 import type { CollatedCell, OverlapTable, PassageRow } from "../../../../core/gathered/overlaps.ts";
+import { KEPT_OUT_LABELS, TIER_LABELS } from "../../../../core/report/overlap-parts.ts";
 import { Key } from "../../../parts/Key.tsx";
 import { figure } from "../../../parts/words.ts";
 import type { PlacedChoice } from "../../state.ts";
 import type { BoardDeciding } from "../board.ts";
 import { Act } from "../settling/Act.tsx";
 import { Collation } from "./Collation.tsx";
-import { KEPT_OUT_LABELS, TIER_LABELS } from "./tiers.ts";
 
 interface PassageStripProps {
   passage: PassageRow;

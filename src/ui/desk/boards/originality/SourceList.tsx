@@ -6,8 +6,8 @@ import {
   LIMIT,
 } from "../../../../core/originality/choices.ts";
 import { KEPT_OUT } from "../../../../core/originality/passages.ts";
+import { KEPT_OUT_LABELS } from "../../../../core/report/overlap-parts.ts";
 import { figure } from "../../../parts/words.ts";
-import { KEPT_OUT_LABELS } from "./tiers.ts";
 
 interface SourceListProps {
   table: OverlapTable;
