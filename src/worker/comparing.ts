@@ -91,6 +91,7 @@ export class Comparing {
       if (!isWanted()) return null;
       since = performance.now();
     }
+    if (!isWanted()) return null;
     this.comparison = comparison;
     return { report: engine.compare({ comparison, names: this.sources }), sent };
   }

@@ -25,6 +25,7 @@ const record = (id: string, run: Partial<NonNullable<ShelfRecord["run"]>> | null
     unread: [],
     style: "",
     grade: 8,
+    overlap: null,
     ...run,
   },
   off: [],

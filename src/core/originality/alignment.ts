@@ -27,7 +27,7 @@ const GAP = 25;
 /** How far the two sides may drift apart between two seeds. */
 const DRIFT = 12;
 /** Seeds before which chains are looked at when a seed is put to one. */
-const OPEN_CHAINS = 12;
+const OPEN_CHAINS = 40;
 /** Going on from the ends, this much below the best score so far ends it. */
 const DROP = 4;
 /** A passage ends where so many words in a row are the same. */
@@ -85,11 +85,14 @@ function chainsOf(seeds: readonly Seed[], run: number): Seed[][] {
   );
   const chains: Seed[][] = [];
   for (const seed of sorted) {
+    // Of several the one from which the two sides drift apart least.
     let home: Seed[] | undefined;
+    let least = DRIFT + 1;
     const oldest = Math.max(0, chains.length - OPEN_CHAINS);
-    for (let i = chains.length - 1; i >= oldest && !home; i--) {
-      const last = chains[i]?.at(-1);
-      if (last && follows(seed, last, run)) home = chains[i];
+    for (let i = chains.length - 1; i >= oldest && least > 0; i--) {
+      const chain = chains[i];
+      const drift = chain ? driftTo(seed, chain, run) : least;
+      if (drift < least) [home, least] = [chain, drift];
     }
     if (home) home.push(seed);
     else chains.push([seed]);
@@ -97,11 +100,13 @@ function chainsOf(seeds: readonly Seed[], run: number): Seed[][] {
   return chains;
 }
 
-function follows(seed: Seed, last: Seed, run: number): boolean {
-  const ahead = seed.word - last.word;
-  const sourceAhead = seed.sourceWord - last.sourceWord;
-  if (ahead <= 0 || sourceAhead <= 0) return false;
-  return ahead <= GAP + run && Math.abs(ahead - sourceAhead) <= DRIFT;
+/** How far the two sides drift apart from a chain to a seed behind it; infinite where it does not follow. */
+function driftTo(seed: Seed, chain: readonly Seed[], run: number): number {
+  const last = chain.at(-1);
+  const ahead = last ? seed.word - last.word : 0;
+  const sourceAhead = last ? seed.sourceWord - last.sourceWord : 0;
+  if (ahead <= 0 || sourceAhead <= 0 || ahead > GAP + run) return Number.POSITIVE_INFINITY;
+  return Math.abs(ahead - sourceAhead);
 }
 
 type Pairs = [number, number][];

@@ -14,6 +14,8 @@ export interface Compared {
 
 /** Words beside a change that are looked at again. */
 const AROUND = 60;
+/** Words beside a passage that is looked at again: what lies there may hang on it. */
+const BESIDE = 20;
 /** Contents of blocks kept beyond those of the document. */
 const SPARE = 500;
 
@@ -83,8 +85,9 @@ export class Comparison {
       grew = false;
       for (const overlap of overlaps) {
         if (overlap.to < reach.from || overlap.from > reach.to) continue;
-        if (overlap.from < reach.from) [reach.from, grew] = [overlap.from, true];
-        if (overlap.to > reach.to) [reach.to, grew] = [overlap.to, true];
+        const [first, last] = [overlap.from - BESIDE, overlap.to + BESIDE];
+        if (first < reach.from) [reach.from, grew] = [first, true];
+        if (last > reach.to) [reach.to, grew] = [last, true];
       }
     }
     const start = Math.max(0, reach.from);
