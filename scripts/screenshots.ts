@@ -43,8 +43,6 @@ async function citations(page: Page): Promise<void> {
   await board.getByRole("button", { name: "Notices" }).click();
   await board.getByRole("button", { name: /^Ask about/ }).click();
   await board.getByText("Retracted").waitFor();
-  await settle(page);
-  await shoot(page, "notices");
   await board.getByRole("button", { name: /^The list/ }).click();
   await page.keyboard.press("Escape");
   await passes.getByRole("button", { name: /^Spelling/ }).click();
@@ -116,8 +114,52 @@ async function houseShots(page: Page): Promise<void> {
   });
   await page.getByRole("region", { name: "Paragraphs" }).waitFor();
   await settle(page);
-  await shoot(page, "revised");
 }
+
+/** The chapter that leans on two sources: the board, a slip, rewording, the report, the sources. */
+async function originality(page: Page): Promise<void> {
+  const at = (path: string) => `http://127.0.0.1:${port}${path}`;
+  await page.goto(at("/"));
+  await page.getByRole("link", { name: "Why stilling wells silt up" }).first().click();
+  await page.waitForTimeout(2500);
+  await untilSettled(page);
+  await page
+    .getByRole("navigation", { name: "Passes" })
+    .getByRole("button", { name: /^Originality/ })
+    .click();
+  await page.keyboard.press("b");
+  await page.getByRole("button", { name: "Compare with all sources" }).click();
+  await page.getByTestId("collation").waitFor();
+  await press(page, "ArrowDown");
+  await settle(page);
+  await shoot(page, "originality");
+  await press(page, "r");
+  await page.getByTestId("measured").waitFor();
+  await page.getByLabel("Your text").fill(REWORDED);
+  await page.getByLabel("Your text").press("Home");
+  await settle(page);
+  await settle(page);
+  await shoot(page, "reword");
+  await page.keyboard.press("Escape");
+  await settle(page);
+  await press(page, "v");
+  await page.getByTestId("overlap-report").waitFor();
+  await settle(page);
+  await shoot(page, "overlap-report");
+  await press(page, "v", "v", "b");
+  await page.getByTestId("collation").waitFor();
+  await settle(page);
+  await shoot(page, "overlap");
+  await page.goto(at("/sources"));
+  await page.getByTestId("shipped-sources").waitFor();
+  await page.getByLabel("Add a document from the shelf").selectOption({ index: 2 });
+  await page.getByTestId("own-sources").waitFor();
+  await settle(page);
+  await shoot(page, "sources");
+}
+
+const REWORDED =
+  "When weed and mussels have narrowed it the curve is as smooth as ever, but its high waters come late and are slightly too low";
 
 /** Three documents settled as one. */
 async function setShot(page: Page): Promise<void> {
@@ -191,7 +233,6 @@ try {
   await press(page, "ArrowDown");
   await page.getByText("Checks in this pass").click();
   await settle(page);
-  await shoot(page, "wording");
   await page.goto(`http://127.0.0.1:${port}`);
   await settle(page);
   await page.getByRole("link", { name: "Siltation of the inner harbour" }).first().click();
@@ -237,7 +278,6 @@ try {
   await page.getByRole("link", { name: "Gauge house spares" }).first().click();
   await settle(page);
   await settle(page);
-  await shoot(page, "sheet");
   await press(page, "Enter", "Enter");
   await page.goto(`http://127.0.0.1:${port}/ledger`);
   await page.getByRole("table").waitFor();
@@ -254,9 +294,9 @@ try {
   await page.getByLabel("Counted in").selectOption({ index: 0 });
   await settle(page);
   await settle(page);
-  await shoot(page, "house-style");
   await houseShots(page);
   await setShot(page);
+  await originality(page);
   await close();
 } finally {
   await closeBrowser();

@@ -11,6 +11,7 @@ const RULE = ruleSchema.parse({ id: "use", type: "term", not: ["utilise"], use: 
 const backup: Backup = {
   madeAt: AT,
   style: { ...EMPTY_STYLE, words: [{ word: "ebb-stone", list: "house", addedAt: AT }] },
+  sources: [{ id: "s1", title: "A source" }],
   sets: [{ id: "book", name: "The book", documents: ["0a1b"] }],
   houses: [{ ...newHouse("press", "Gannet Head Press"), rules: [RULE] }],
   documents: [

@@ -14,6 +14,7 @@ import {
 import { readDecisions, writeDecisions } from "./ledger.ts";
 import { documentSetSchema, keepSet, listSets, readSet } from "./sets.ts";
 import { listShelf, readOriginal, readRecord, shelfRecordSchema, shelve } from "./shelf.ts";
+import { keptSourceSchema, restoreSource, sourcesToKeep } from "./sources.ts";
 
 /** Everything kept in this browser as a file, and back. */
 
@@ -33,6 +34,7 @@ export async function makeBackup(
     style: await readStyle(),
     houses: await listHouses(),
     sets: await listSets(),
+    sources: await sourcesToKeep(),
     documents,
   });
   return { bytes, documents: documents.length };
@@ -57,8 +59,9 @@ export interface Restored {
  * file that is no whole backup, before anything is written, and NotKept.
  */
 export async function restoreBackup(bytes: Uint8Array): Promise<Restored> {
-  const { style, houses, sets, documents } = readBackup(bytes);
+  const { style, houses, sets, sources, documents } = readBackup(bytes);
   const checkedSets = sets.map((set) => documentSetSchema.parse(set));
+  const checkedSources = sources.map((source) => keptSourceSchema.parse(source));
   const checked = documents.map((one) => ({ ...one, record: shelfRecordSchema.parse(one.record) }));
   const restored: Restored = { added: 0, continued: 0, known: 0, left: [] };
   for (const { id, record, original, decisions } of checked) {
@@ -77,6 +80,7 @@ export async function restoreBackup(bytes: Uint8Array): Promise<Restored> {
     } else restored.left.push(here.title);
   }
   for (const set of checkedSets) if (!(await readSet(set.id))) await keepSet(set);
+  for (const source of checkedSources) await restoreSource(source);
   const now = new Date().toISOString();
   const merged = (mine: HouseStyle, theirs: HouseStyle) =>
     merge(mine, { words: [], replacements: [], style: theirs, notes: [] }, PERSONAL, now).style;

@@ -84,6 +84,29 @@ export async function changeSource(
   await keep(() => sourcesDatabase.setItem(id, { ...parsed.data, ...changes }));
 }
 
+/** A source as a backup has it: words as plain numbers, and only where there is no text to tell them. */
+export const keptSourceSchema = storedSourceSchema.extend({
+  hashes: z.array(z.number().int().nonnegative()).nullable(),
+});
+export type KeptSource = z.infer<typeof keptSourceSchema>;
+
+/** All sources, for a backup. */
+export async function sourcesToKeep(): Promise<KeptSource[]> {
+  return (await listSources()).map((source) => ({
+    ...source,
+    hashes: source.text === null ? [...source.hashes] : null,
+  }));
+}
+
+/** Takes a source in from a backup; one that is here stays as it is. Throws NotKept. */
+export async function restoreSource({ hashes, ...source }: KeptSource): Promise<void> {
+  if ((await sourcesDatabase.getItem(source.id)) !== null) return;
+  const words = hashes ?? comparedWords(source.text ?? "").hashes;
+  await keep(() =>
+    sourcesDatabase.setItem(source.id, { ...source, hashes: new Uint32Array(words) }),
+  );
+}
+
 /** Takes a source out of the collection. */
 export async function removeSource(id: string): Promise<void> {
   await sourcesDatabase.removeItem(id);

@@ -3,7 +3,7 @@ import { answeredPassagesSchema } from "../core/originality/asking.ts";
 import type { ShippedCollection } from "./comparing.ts";
 
 /** Milliseconds after which the collection is taken to be out of reach. */
-const PATIENCE_MS = 20_000;
+const PATIENCE_MS = 60_000;
 
 async function answered(address: string, type: string, body: BodyInit): Promise<Response> {
   const response = await fetch(address, {

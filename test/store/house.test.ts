@@ -35,6 +35,7 @@ describe("what a person keeps across documents", () => {
       demoShelved: false,
       whileTyping: true,
       replaceTyping: false,
+      asksShipped: null,
       shelfColumns: null,
     });
     await houseDatabase.setItem("settings", { author: 7 });
@@ -54,6 +55,7 @@ describe("what a person keeps across documents", () => {
       demoShelved: true,
       whileTyping: false,
       replaceTyping: false,
+      asksShipped: null,
       shelfColumns: null,
     });
     const words = ["float", "well", "staff", "ebb"];

@@ -17,6 +17,8 @@ export interface Backup {
   houses: HouseStyle[];
   /** Sets of documents that are one work; whoever restores them checks their shape. */
   sets: unknown[];
+  /** The person's own sources, likewise. */
+  sources: unknown[];
   documents: BackedUp[];
 }
 
@@ -38,7 +40,14 @@ const indexSchema = z.object({
 });
 
 /** A backup as the bytes of a .zip. */
-export function writeBackup({ madeAt, style, houses, sets, documents }: Backup): Uint8Array {
+export function writeBackup({
+  madeAt,
+  style,
+  houses,
+  sets,
+  sources,
+  documents,
+}: Backup): Uint8Array {
   const json = (value: unknown) => strToU8(JSON.stringify(value, null, 1));
   const files: Record<string, Uint8Array> = {
     "backup.json": json({
@@ -50,6 +59,7 @@ export function writeBackup({ madeAt, style, houses, sets, documents }: Backup):
     }),
     "house-style.json": json(style),
     "sets.json": json(sets),
+    "sources.json": json(sources),
   };
   for (const house of houses) files[`houses/${house.id}.json`] = json(house);
   for (const { id, record, original, decisions } of documents) {
@@ -86,8 +96,9 @@ export function readBackup(bytes: Uint8Array): Backup {
     madeAt,
     style: json("house-style.json", houseStyleSchema),
     houses: houses.map((id) => ({ ...json(`houses/${id}.json`, houseStyleSchema), id })),
-    // Backups made before there were sets have none.
+    // Backups made before there were sets or sources have none.
     sets: archive.find("sets.json") ? json("sets.json", z.array(z.unknown())) : [],
+    sources: archive.find("sources.json") ? json("sources.json", z.array(z.unknown())) : [],
     documents: documents.map((id) => ({
       id,
       record: json(`documents/${id}/record.json`, z.unknown()),
