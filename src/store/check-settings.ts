@@ -5,6 +5,7 @@ import {
   type Layers,
   layeredAppetites,
   layeredCitations,
+  layeredOverlapLimit,
   layeredSoundRules,
   rulesOf,
 } from "../core/house/layers.ts";
@@ -29,6 +30,7 @@ export function checkSettings(
     forms,
     citationStyle: citationStyle ?? STYLE_IDS.find((id) => id === house.style) ?? null,
     citationPoints: house,
+    overlapLimit: layeredOverlapLimit(layers, kind),
     subjects,
     words: knownWords(layers, subjects),
     soundRules: layeredSoundRules(layers),

@@ -95,7 +95,8 @@ export class Engine {
     manuscript: Pick<Manuscript, "text" | "blocks" | "spans"> & { document?: string },
     private language: Language,
     private settings: CheckSettings,
-    private readonly examiner = new Examiner(language),
+    /** Knows most blocks of the text before any edit too. */
+    readonly examiner = new Examiner(language),
   ) {
     const { blocks, spans } = copyLayout(manuscript);
     this.document = manuscript.document ?? "";
@@ -152,11 +153,6 @@ export class Engine {
     return this.blocks.map((block, index) =>
       readBlock(block, this.texts[index] ?? "", this.examined[index] ?? NOT_EXAMINED),
     );
-  }
-
-  /** The same of the text before any edit; most of its blocks have been examined already. */
-  readOriginal(original: Pick<Manuscript, "text" | "blocks" | "spans">): ReadBlock[] {
-    return this.examiner.readAll(original);
   }
 
   /** A block of the text as it stands, analysed anew for what is not kept of it. */
@@ -376,7 +372,7 @@ export class Engine {
   private drawAnew(): Report {
     const circumstances = this.circumstances();
     this.citing = this.readCitations();
-    this.overlapping.follow(this.settings.forms);
+    this.overlapping.follow(this.settings);
     const shared = new Map<unknown, Tallies>();
     this.findings = [...CHECKS.entries()].flatMap(([order, check]): Finder[] => {
       const appetite = appetiteFor(check, this.settings);

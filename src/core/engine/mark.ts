@@ -54,6 +54,8 @@ export interface CheckSettings {
   citationStyle?: StyleId | null;
   /** What the houses it follows have otherwise than that style. */
   citationPoints?: StyleOverrides;
+  /** The share of words that may stand elsewhere, where the document has no limit of its own; null for none. */
+  overlapLimit?: number | null;
   /** The year in which it is read, where that is not this year. */
   thisYear?: number;
   /** What was chosen for this document, by group: a form, or "" where all its forms stand on purpose. */

@@ -3,12 +3,14 @@ import type { CitedFinding } from "../citations/text-rules/rule.ts";
 import { groupedByBlock, relative } from "../manuscript/by-block.ts";
 import { blockIndexAt } from "../manuscript/layout.ts";
 import type { Block, Span } from "../manuscript/model.ts";
-import { overlapChoices } from "../originality/choices.ts";
+import { type OverlapChoices, overlapChoices } from "../originality/choices.ts";
 import type { Compared, Comparison } from "../originality/comparison.ts";
 import { findingsOf, type KnownNames } from "../originality/findings.ts";
 import type { Tier } from "../originality/overlaps.ts";
 import type { ComparedBlock } from "../originality/regions.ts";
 import { counts, rankedSources } from "../originality/totals.ts";
+
+import type { CheckSettings } from "./mark.ts";
 
 const NOTHING: Compared = { words: 0, passages: [] };
 
@@ -21,7 +23,7 @@ export class Overlapping {
   private comparison: { comparison: Comparison; names: KnownNames } | null = null;
   private read: Compared | null = null;
   private state = 0;
-  private forms: Readonly<Record<string, string>> = {};
+  private followed = overlapChoices();
 
   constructor(
     // The engine's own, which it changes in place.
@@ -46,15 +48,15 @@ export class Overlapping {
     this.state++;
   }
 
-  /** What was chosen about overlaps. */
-  follow(forms: Readonly<Record<string, string>> | undefined): void {
-    this.forms = forms ?? {};
+  /** Follows what was chosen about overlaps, and the limit of the houses. */
+  follow({ forms, overlapLimit = null }: Pick<CheckSettings, "forms" | "overlapLimit">): void {
+    this.followed = overlapChoices(forms, overlapLimit);
     this.state++;
   }
 
-  /** What was chosen about overlaps, among the choices of the document. */
-  get choices(): Readonly<Record<string, string>> {
-    return this.forms;
+  /** What was chosen about overlaps. */
+  get choices(): OverlapChoices {
+    return this.followed;
   }
 
   /** Which state of the text, the sources and the choices it is of. */
@@ -94,7 +96,7 @@ export class Overlapping {
     const { passages } = this.compared ?? NOTHING;
     if (!this.comparison || passages.length === 0) return [];
     const { names } = this.comparison;
-    const choices = overlapChoices(this.forms);
+    const { choices } = this;
     const ranks = rankedSources(
       passages,
       (one) => choices.saidOf(one) === null && counts(one, choices.kinds),

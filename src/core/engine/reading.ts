@@ -77,7 +77,7 @@ function before(
   original: Pick<Manuscript, "text" | "blocks" | "spans">,
 ): ReadingsBefore {
   const titles = sectionTitles(original);
-  const readings = readingsOf(engine.readOriginal(original), titles, scope, language);
+  const readings = readingsOf(engine.examiner.readAll(original), titles, scope, language);
   const { counts, measures, grade, sentences } = readings;
   return { counts, measures, grade, lengths: sentences.map(({ words }) => words) };
 }

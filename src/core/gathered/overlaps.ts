@@ -1,4 +1,4 @@
-import { overlapChoices, type Verdict, verdictOf } from "../originality/choices.ts";
+import { type OverlapChoices, type Verdict, verdictOf } from "../originality/choices.ts";
 import type { ComparedSources, ShownSource } from "../originality/compared-sources.ts";
 import type { Compared } from "../originality/comparison.ts";
 import type { Passage } from "../originality/passages.ts";
@@ -44,11 +44,10 @@ export interface OverlapTable {
 /** What a document shares with sources, under what was chosen about it. */
 export function gatherOverlaps(
   { words, passages }: Compared,
-  forms: Readonly<Record<string, string>> | undefined,
+  { kinds, limit, saidOf }: OverlapChoices,
   known: ComparedSources,
   original: Compared | null = null,
 ): OverlapTable {
-  const { kinds, limit, saidOf } = overlapChoices(forms);
   const said = passages.map((passage) => {
     const verdict = saidOf(passage);
     return verdict === null ? passage : { ...passage, keptOut: verdict };

@@ -72,6 +72,15 @@ export function layeredCitations(layers: Layers): {
   return { style, points: own?.citations.overrides ?? {}, house: own ? houseName(own) : "" };
 }
 
+/** The share of words that may stand elsewhere, as the strongest house that says one has it; null for no limit. */
+export function layeredOverlapLimit(layers: Layers, kind: Kind): number | null {
+  for (const { overlapLimits } of layers) {
+    const limit = overlapLimits[kind];
+    if (limit !== undefined) return limit;
+  }
+  return null;
+}
+
 /** Steps of the clean-up that the layers want, or not. */
 export function layeredCleanup(layers: Layers): HouseStyle["cleanup"] {
   return Object.assign({}, ...layers.toReversed().map(({ cleanup }) => cleanup));

@@ -86,6 +86,7 @@ export function merge(style: HouseStyle, imported: Imported, list: string, now: 
       appetites: { ...imported.style?.appetites, ...style.appetites },
       kinds: { ...imported.style?.kinds, ...style.kinds },
       cleanup: { ...imported.style?.cleanup, ...style.cleanup },
+      overlapLimits: { ...imported.style?.overlapLimits, ...style.overlapLimits },
       citations: {
         ...imported.style?.citations,
         ...style.citations,

@@ -77,6 +77,8 @@ export const houseStyleSchema = z.object({
   /** Steps of the clean-up that are wanted, or not, against what is usual. */
   cleanup: z.record(z.string(), z.boolean()).default({}),
   citations: citationsSchema.default({ overrides: {} }),
+  /** The share of a document's words that may stand elsewhere, by kind of copy, from 0 to 1. */
+  overlapLimits: z.partialRecord(z.enum(KINDS), z.number().min(0).max(1)).default({}),
 });
 export type HouseStyle = z.infer<typeof houseStyleSchema>;
 
@@ -93,6 +95,7 @@ export const EMPTY_STYLE: HouseStyle = {
   rules: [],
   cleanup: {},
   citations: { overrides: {} },
+  overlapLimits: {},
 };
 
 /** A house with nothing in it yet. */

@@ -43,15 +43,22 @@ export interface OverlapChoices {
   saidOf(passage: Pick<Passage, "source" | "pairs">): Verdict | null;
 }
 
-/** What was chosen, from the choices of a document. */
-export function overlapChoices(forms: Readonly<Record<string, string>> = {}): OverlapChoices {
+/** Under a house that has a limit, a document without one. */
+export const NO_LIMIT = "none";
+
+/** What was chosen, from the choices of a document, and the limit of its houses where it has none of its own. */
+export function overlapChoices(
+  forms: Readonly<Record<string, string>> = {},
+  usualLimit: number | null = null,
+): OverlapChoices {
   const keepsOut = Object.fromEntries(
     KEPT_OUT.map((kind) => {
       const value = forms[keepingOf(kind)];
       return [kind, value === undefined ? USUALLY_COUNTED.keepsOut[kind] : value === OUT];
     }),
   ) as Record<KeptOut, boolean>;
-  const limit = Number.parseFloat(forms[LIMIT] ?? "");
+  const own = forms[LIMIT];
+  const limit = own === undefined ? (usualLimit ?? Number.NaN) : Number.parseFloat(own);
   return {
     kinds: { keepsOut, possible: forms[COUNT_POSSIBLE] === IN },
     limit: limit >= 0 && limit <= 1 ? limit : null,

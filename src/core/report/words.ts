@@ -8,7 +8,13 @@ import type { HouseStyle } from "../house/style.ts";
 import { SUBJECTS } from "../house/subjects.ts";
 import type { Act, Setting } from "../ledger/decision.ts";
 import type { Kind, Variety } from "../manuscript/model.ts";
-import { COUNT_POSSIBLE, keepingOf, keepingValue, LIMIT } from "../originality/choices.ts";
+import {
+  COUNT_POSSIBLE,
+  keepingOf,
+  keepingValue,
+  LIMIT,
+  NO_LIMIT,
+} from "../originality/choices.ts";
 import { KEPT_OUT } from "../originality/passages.ts";
 import { type Bounds, READERS, type Reader, readerOf } from "../readings/readers.ts";
 
@@ -177,7 +183,7 @@ export function settingLine({ name, of = "", after }: Setting): string {
 /** What was chosen about overlaps, as one line. */
 function overlapLine(of: string, value: string | null): string {
   if (of === LIMIT)
-    return value === null
+    return value === null || value === NO_LIMIT
       ? "Overlap: no limit"
       : `Overlap: a limit of ${Math.round(Number(value) * 100)}%`;
   if (of === COUNT_POSSIBLE)

@@ -5,7 +5,7 @@ import { APPETITE_LABELS, PASS_LABELS } from "../../core/report/words.ts";
 import { figure } from "../parts/words.ts";
 import { CitationStyle } from "./CitationStyle.tsx";
 import { checksOff } from "./checks-off.ts";
-import type { ComparingState } from "./overlaps.ts";
+import type { ComparingState } from "./comparing-state.ts";
 import { Switch } from "./Switch.tsx";
 import type { DeskSession } from "./session.ts";
 import type { DeskState } from "./state.ts";

@@ -5,20 +5,10 @@ import type { Measured } from "../../core/originality/measured.ts";
 import type { VoiceStretch } from "../../core/originality/voice.ts";
 import { readSettings, updateSettings } from "../../store/house.ts";
 import { addSource, ownSources } from "../../store/sources.ts";
-import type { CompareProgress, Sent } from "../../worker/comparing.ts";
+import type { ComparingState } from "./comparing-state.ts";
 import type { DeskCore } from "./desk-core.ts";
 import type { DocumentSettings } from "./document-settings.ts";
 import { fetchEntry } from "./word-entries.ts";
-
-/** Where comparing stands. */
-export interface ComparingState {
-  /** How far it is; null while nothing is being compared. */
-  progress: CompareProgress | null;
-  /** What was sent and when; null before the document has been compared. */
-  done: (Sent & { at: Date; own: number; asked: boolean; share: number | null }) | null;
-  /** Whether the collection that ships is compared with; null before that was asked. */
-  asks: boolean | null;
-}
 
 /** Other ways to say something. */
 export interface OtherWording {
@@ -30,8 +20,6 @@ export interface OtherWording {
 
 const MOST_SENSES = 4;
 const MOST_SYNONYMS = 6;
-
-export const NOT_COMPARED: ComparingState = { progress: null, done: null, asks: null };
 
 /** Comparing the document with sources: asked for by the person, in turns, and ended at will. */
 export class Overlaps {

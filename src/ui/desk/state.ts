@@ -7,7 +7,7 @@ import type { Decision } from "../../core/ledger/decision.ts";
 import type { Edit, Manuscript } from "../../core/manuscript/model.ts";
 import { type Scope, USUAL_SCOPE } from "../../core/readings/scope.ts";
 import type { ShelfRecord } from "../../store/shelf.ts";
-import { type ComparingState, NOT_COMPARED } from "./overlaps.ts";
+import { type ComparingState, NOT_COMPARED } from "./comparing-state.ts";
 import type { PlacedMark } from "./reported.ts";
 
 /** A word the reader has selected where no mark stands. */

@@ -1,6 +1,7 @@
 import { useEffect, useState } from "react";
 import { type HouseStyle, OWN } from "../../core/house/style.ts";
-import { heldLine } from "../../core/report/words.ts";
+import { KINDS, type Kind } from "../../core/manuscript/model.ts";
+import { heldLine, KIND_LABELS } from "../../core/report/words.ts";
 import { listShelf, type ShelfRecord } from "../../store/shelf.ts";
 import { Modal } from "../parts/Modal.tsx";
 import type { ChangeStyle } from "./change-style.ts";
@@ -46,6 +47,26 @@ export function ThisHousePart({ style, change, onCopy, onDelete }: Props) {
           }}
         />
       </label>
+      <h2 className="mt-6 font-semibold">Words that may stand elsewhere, %</h2>
+      <p className="mt-1 text-[13px] text-soft">
+        The limit of the originality pass for each kind of copy; nothing for no limit. A document
+        may have one of its own.
+      </p>
+      <div className="mt-2 flex max-w-2xl flex-wrap gap-x-5 gap-y-2">
+        {KINDS.map((kind) => (
+          <label key={`${style.id} ${kind}`} className="flex w-44 items-baseline gap-2 text-[13px]">
+            <span className="grow">{KIND_LABELS[kind]}</span>
+            <input
+              type="number"
+              min={0}
+              max={100}
+              className="field w-16 text-right text-[13px]"
+              defaultValue={percentOf(style.overlapLimits[kind])}
+              onBlur={({ target }) => change((now) => withLimit(now, kind, target.value))}
+            />
+          </label>
+        ))}
+      </div>
       <h2 className="mt-6 font-semibold">
         {isOwn ? "Documents on the shelf" : "Documents that follow it"}
       </h2>
@@ -86,4 +107,16 @@ export function ThisHousePart({ style, change, onCopy, onDelete }: Props) {
       </Modal>
     </>
   );
+}
+
+function percentOf(limit: number | undefined): string | number {
+  return limit === undefined ? "" : Math.round(limit * 100);
+}
+
+/** The style with the limit of a kind of copy, as it was typed in per cent; without one for nothing. */
+function withLimit(style: HouseStyle, kind: Kind, typed: string): HouseStyle {
+  const { [kind]: _before, ...others } = style.overlapLimits;
+  const share = Number.parseFloat(typed) / 100;
+  const isLimit = share >= 0 && share <= 1;
+  return { ...style, overlapLimits: isLimit ? { ...others, [kind]: share } : others };
 }

@@ -1,5 +1,7 @@
+import { useEffect } from "react";
 import { count, figure } from "../../../parts/words.ts";
-import type { ComparingState, Overlaps } from "../../overlaps.ts";
+import type { ComparingState } from "../../comparing-state.ts";
+import type { Overlaps } from "../../overlaps.ts";
 
 interface CompareStripProps {
   comparing: ComparingState;
@@ -15,6 +17,11 @@ const STEPS = {
 /** Says what is sent before anything is, compares, and shows how far it is. */
 export function CompareStrip({ comparing, overlaps }: CompareStripProps) {
   const { progress, done, asks } = comparing;
+  const isNew = done === null;
+  // The collection is read on the server once it may be asked, so that the answer comes at once.
+  useEffect(() => {
+    if (isNew) void fetch("/api/sources/list").catch(() => undefined);
+  }, [isNew]);
   if (progress) {
     return (
       <p className="flex items-baseline gap-4 px-8 py-2 text-[13px]" aria-live="polite">

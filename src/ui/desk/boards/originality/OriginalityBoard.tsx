@@ -1,5 +1,7 @@
 import { useEffect, useMemo, useState } from "react";
 import type { CollatedCell, OverlapTable, PassageRow } from "../../../../core/gathered/overlaps.ts";
+import { blockIndexAt } from "../../../../core/manuscript/layout.ts";
+import { sectionTitles } from "../../../../core/manuscript/sections.ts";
 import { figure } from "../../../parts/words.ts";
 import type { PlacedMark } from "../../reported.ts";
 import { BoardViews, viewAfter } from "../BoardViews.tsx";
@@ -34,9 +36,18 @@ export function OriginalityBoard(props: BoardProps) {
   const [whole, setWhole] = useState(false);
   const [filter, setFilter] = useState<PassageFilter>("all");
   const [view, setView] = useState<OriginalityView>("map");
+  const [section, setSection] = useState("");
+  const { blocks } = reports;
+  const titles = useMemo(() => sectionTitles({ text, blocks: [...blocks] }), [text, blocks]);
   const passages = useMemo(
-    () => (table?.passages ?? []).filter((one) => isShown(one, filter)),
-    [table, filter],
+    () =>
+      (table?.passages ?? []).filter(
+        (one) =>
+          isShown(one, filter) &&
+          (section === "" ||
+            titles[blocks[blockIndexAt(blocks, one.from)]?.section ?? 0] === section),
+      ),
+    [table, filter, section, titles, blocks],
   );
   const from = reports.from;
   const first = passages.find((one) =>
@@ -145,6 +156,22 @@ export function OriginalityBoard(props: BoardProps) {
                   The text, {figure(wordsALine(table.totals.all))} words a line
                 </span>
                 <Filter filter={filter} onChoose={setFilter} />
+                <select
+                  aria-label="In which section"
+                  className="max-w-40 border-b border-dotted border-faint bg-transparent"
+                  value={section}
+                  onChange={({ target }) => {
+                    setSection(target.value);
+                    target.blur();
+                  }}
+                >
+                  <option value="">in any section</option>
+                  {[...new Set(titles.filter(Boolean))].map((title) => (
+                    <option key={title} value={title}>
+                      {title}
+                    </option>
+                  ))}
+                </select>
                 <span>
                   {here
                     ? `passage ${figure(at + 1)} of ${figure(passages.length)}`

@@ -4,7 +4,7 @@ import { reportHtml } from "../../../../core/report/html.ts";
 import { overlapParts } from "../../../../core/report/overlap-parts.ts";
 import { Part } from "../../../parts/Part.tsx";
 import { saveDocx, saveText } from "../../../parts/save-file.ts";
-import type { ComparingState } from "../../overlaps.ts";
+import type { ComparingState } from "../../comparing-state.ts";
 
 interface OverlapReportProps {
   table: OverlapTable;

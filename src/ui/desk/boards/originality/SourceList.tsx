@@ -4,6 +4,7 @@ import {
   keepingOf,
   keepingValue,
   LIMIT,
+  NO_LIMIT,
 } from "../../../../core/originality/choices.ts";
 import { KEPT_OUT } from "../../../../core/originality/passages.ts";
 import { KEPT_OUT_LABELS } from "../../../../core/report/overlap-parts.ts";
@@ -93,7 +94,9 @@ export function SourceList({ table, here, onOpen, onChoose }: SourceListProps) {
           className="field w-16 text-right text-[13px]"
           defaultValue={table.limit ? Math.round(table.limit.share * 100) : ""}
           placeholder="none"
-          onBlur={({ target }) => onChoose(LIMIT, shareOf(target.value))}
+          onBlur={({ target }) => {
+            if (target.value !== target.defaultValue) onChoose(LIMIT, shareOf(target.value));
+          }}
           onKeyDown={(event) => event.key === "Enter" && event.currentTarget.blur()}
         />
       </label>
@@ -102,7 +105,7 @@ export function SourceList({ table, here, onOpen, onChoose }: SourceListProps) {
 }
 
 /** A share as it is kept, of what was typed in per cent; null for none. */
-function shareOf(typed: string): string | null {
+function shareOf(typed: string): string {
   const share = Number.parseFloat(typed) / 100;
-  return share >= 0 && share <= 1 ? String(share) : null;
+  return share >= 0 && share <= 1 ? String(share) : NO_LIMIT;
 }
