@@ -20,7 +20,7 @@ describe("a document on the desk", () => {
     assert.equal(state.previewed, 0);
     assert.deepEqual(
       Object.values(state.passes).map(({ open }) => open),
-      [3, 1, 0, 0, 0, 0],
+      [3, 1, 0, 0, 0, 0, 0],
     );
     assert.equal(state.tables?.counts.words, 20);
     await session.close();
@@ -54,7 +54,7 @@ describe("a document on the desk", () => {
     assert.equal(again.screen.text, screen.text);
     assert.deepEqual(
       Object.values(again.session.state.passes).map(({ open }) => open),
-      [2, 1, 0, 0, 0, 0],
+      [2, 1, 0, 0, 0, 0, 0],
     );
     await again.session.deciding.undoLast();
     await settled(again.session);
