@@ -191,3 +191,56 @@ describe("the command", () => {
     }
   });
 });
+
+describe("the command overlap", () => {
+  const sentence =
+    "Hang a staff beside the well, on the open face of the quay, and read the two together through one whole tide.";
+  const rows = file(
+    "sources.jsonl",
+    `${JSON.stringify({ id: "well", text: `A stilling well lies. ${sentence}` })}\nno row\n`,
+  );
+  const index = path.join(folder, "sources.idx");
+  const draft = file("draft.txt", `Our own words come first.\n\n${sentence}\n`);
+
+  test("prints what each file shares with the sources, and keeps an index of them", () => {
+    const { stdout, stderr, status } = run([
+      "overlap",
+      ...["--sources", rows, "--index", index, "--json"],
+      draft,
+    ]);
+    assert.equal(status, 0);
+    assert.match(stderr, /line 2/);
+    const one = JSON.parse(stdout);
+    assert.deepEqual([one.words, one.counted, one.share], [27, 22, 0.8148]);
+    assert.deepEqual(one.sources, [{ id: "well", words: 22, share: 0.8148 }]);
+    const [overlap, ...others] = one.overlaps;
+    assert.deepEqual(others, []);
+    assert.equal(one.text.slice(overlap.from, overlap.to), sentence.slice(0, -1));
+    assert.deepEqual(
+      [overlap.source, overlap.sourceFrom, overlap.sourceTo, overlap.tier, overlap.keptOut],
+      ["well", 22, 22 + sentence.length - 1, "identical", null],
+    );
+    const again = run(["overlap", "--sources", rows, "--index", index, "--json", draft]);
+    assert.equal(again.stdout, stdout);
+    // An index of other sources is made anew.
+    writeFileSync(index, "no index");
+    assert.equal(
+      run(["overlap", "--sources", rows, "--index", index, "--json", draft]).stdout,
+      stdout,
+    );
+  });
+
+  test("reads JSON Lines with sources, and a folder of documents", () => {
+    const line = JSON.stringify({ id: 7, text: sentence });
+    const { stdout } = run(["lines", "--sources", rows], `${line}\n`);
+    assert.equal(JSON.parse(stdout).overlaps[0].source, "well");
+    const { stdout: told } = run(["overlap", "--sources", folder, draft]);
+    assert.match(told, /22|27/);
+  });
+
+  test("says what is missing", () => {
+    assert.equal(run(["overlap", draft]).status, 2);
+    assert.match(run(["overlap", "--sources", "/no/such/folder", draft]).stderr, /There is no/);
+    assert.equal(run(["overlap", "--sources", rows, path.join(folder, "none.txt")]).status, 2);
+  });
+});
