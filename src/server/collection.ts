@@ -173,7 +173,7 @@ export async function placesWith(asked: {
 
 /** What stands in stretches of sources: text, or for closed sources the hashes of the words. */
 export async function passagesAt(stretches: readonly Stretch[]): Promise<AnsweredPassages> {
-  const { sources } = await known();
+  const { sources, version } = await known();
   const told = new Map<number, ToldSource>();
   const passages: AnsweredPassages["passages"] = [];
   const read = new Map<number, { text: string; words: ReturnType<typeof comparedWords> }>();
@@ -198,7 +198,7 @@ export async function passagesAt(stretches: readonly Stretch[]): Promise<Answere
       words: source.closed ? [...own.words.hashes.subarray(from, last)] : null,
     });
   }
-  return { sources: [...told.values()], passages };
+  return { version, sources: [...told.values()], passages };
 }
 
 async function textOf(number: number): Promise<string> {

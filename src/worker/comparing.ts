@@ -45,6 +45,8 @@ export interface Sent {
   bytes: number;
   /** Why the collection that ships was not compared with; null where it was, or was not asked. */
   failure: string | null;
+  /** The version of that collection; empty where nothing of it was fetched. */
+  version: string;
 }
 
 /** Milliseconds of comparing after which messages get a turn. */
@@ -78,7 +80,7 @@ export class Comparing {
   ): Promise<{ report: Report; sent: Sent } | null> {
     this.sources.hold(own);
     this.sources.forgetShipped();
-    const sent: Sent = { bytes: 0, failure: null };
+    const sent: Sent = { bytes: 0, failure: null, version: "" };
     if (asks) await this.fetch(engine, sent, tell, isWanted);
     if (!isWanted()) return null;
     const comparison = new Comparison(this.sources, await this.stockPhrases());
@@ -170,7 +172,9 @@ export class Comparing {
         tell({ step: "fetching", done: at, all: stretches.length });
         const asked = stretches.slice(at, at + MOST_STRETCHES);
         sent.bytes += JSON.stringify({ stretches: asked }).length;
-        this.sources.receive(await this.shipped.passages(asked));
+        const answer = await this.shipped.passages(asked);
+        sent.version = answer.version;
+        this.sources.receive(answer);
       }
     } catch (error) {
       this.sources.forgetShipped();

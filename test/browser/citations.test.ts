@@ -40,6 +40,20 @@ async function openPaper(): Promise<Awaited<ReturnType<typeof openText>>> {
 const board = (page: Page) => page.getByRole("region", { name: "Citations", exact: true });
 
 describe("the citations pass", () => {
+  test("is tied by hand to an entry, everywhere, and untied by undoing", async () => {
+    const { page, errors, close } = await openPaper();
+    await slip(page).getByText("The nearest entry is “Teesdale, 2019”").waitFor();
+    await page.getByLabel("The entry that is meant").selectOption({ label: "Penhale, 1981" });
+    await untilKept(page);
+    // The next mark opens: the year of Penhale.
+    await slip(page).getByText("The nearest entry is “Penhale, 1981”").waitFor();
+    await press(page, "u");
+    await untilKept(page);
+    await slip(page).getByText("The nearest entry is “Teesdale, 2019”").waitFor();
+    assert.deepEqual(errors, []);
+    await close();
+  });
+
   test("shows the entry beside the citation, and corrects either", async () => {
     const { page, errors, close } = await openPaper();
     await slip(page).getByText("The nearest entry is “Teesdale, 2019”").waitFor();

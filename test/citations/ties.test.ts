@@ -6,6 +6,7 @@ import {
   readCitedDocument,
 } from "../../src/core/citations/cited-text.ts";
 import { lettersApart } from "../../src/core/citations/fold.ts";
+import { citedKey, entryKey, handTies, tieOf } from "../../src/core/citations/hand-ties.ts";
 import { reviewCitations } from "../../src/core/citations/review-citations.ts";
 import { STYLE_IDS, type StyleId } from "../../src/core/citations/styles/style.ts";
 import { misplacedEntries } from "../../src/core/citations/text-rules/list.ts";
@@ -30,6 +31,7 @@ function read(
   text: string,
   entries: readonly string[] = LIST,
   style: StyleId | null = "apa-7",
+  ties?: ReadonlyMap<string, string>,
 ): CitedDocument {
   const block = (one: string, kind: ReadableBlock["kind"]): ReadableBlock => ({
     text: one,
@@ -43,7 +45,7 @@ function read(
     block("References", "heading"),
     ...entries.map((one) => block(one, "paragraph")),
   ];
-  return readCitedDocument(blocks, { style, isWord, thisYear: 2026 });
+  return readCitedDocument(blocks, { style, isWord, thisYear: 2026, ...(ties ? { ties } : {}) });
 }
 
 /** The ties of all cited works, in reading order. */
@@ -247,5 +249,35 @@ describe("letters apart", () => {
     assert.equal(lettersApart("orrin", "orirn", 2), 1);
     assert.equal(lettersApart("weller", "waller", 2), 1);
     assert.equal(lettersApart("ness", "lock", 2), 3);
+  });
+});
+
+describe("ties made by hand", () => {
+  const TEXT = "Mud swallows the lead (Bell, 1990). So says Bell (1990), and Lock (1989) agrees.";
+  const meant = entryKey({ text: LIST[1] ?? "" });
+  const bell = read(TEXT).citations[0]?.items[0]?.item;
+  const work = bell ? citedKey(bell) : "";
+
+  test("hold for every place where the work is cited so", () => {
+    const cited = read(TEXT, LIST, "apa-7", new Map([[work, meant]]));
+    const tied = cited.citations.flatMap(({ items }) => items.map((one) => one.tied.reference));
+    assert.deepEqual(tied, [1, 1, 0]);
+    assert.deepEqual(
+      reviewCitations(cited).filter(({ rule }) => rule === "no-entry"),
+      [],
+    );
+  });
+
+  test("are as if not made where the entry is gone, and are kept through its small corrections", () => {
+    const gone = read(TEXT, LIST.slice(2), "apa-7", new Map([[work, meant]]));
+    assert.equal(gone.citations[0]?.items[0]?.tied.reference, null);
+    const mended = LIST.map((one) => one.replace("40–52", "40–53"));
+    const kept = read(TEXT, mended, "apa-7", new Map([[work, meant]]));
+    assert.equal(kept.citations[0]?.items[0]?.tied.reference, 1);
+  });
+
+  test("stand among the choices of a document, one of each work", () => {
+    const forms = { [tieOf(work)]: meant, [tieOf("other:1990")]: "", "terms:a|b": "apart" };
+    assert.deepEqual([...handTies(forms)], [[work, meant]]);
   });
 });

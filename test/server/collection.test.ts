@@ -68,7 +68,8 @@ describe("the collection that ships", () => {
   });
 
   test("answers nothing for a source or a stretch that is not there", async () => {
-    assert.deepEqual(await passagesAt([[9_999_999, 0, 5]]), { sources: [], passages: [] });
+    const { version } = await listSources("", 0);
+    assert.deepEqual(await passagesAt([[9_999_999, 0, 5]]), { version, sources: [], passages: [] });
     assert.deepEqual((await passagesAt([[0, 900_000, 900_005]])).passages, []);
     assert.equal(await openText(9_999_999), null);
   });

@@ -2,6 +2,7 @@ import type { Block, Range, Span } from "../manuscript/model.ts";
 import type { Entry } from "./entry.ts";
 import { type EntryPlace, type FoundList, findLists } from "./find-lists.ts";
 import { guessStyle, type StyleGuess } from "./guess-style.ts";
+import { citedKey, entryKey } from "./hand-ties.ts";
 import { readEntry } from "./read-entry.ts";
 import type { CitationStyle, StyleId } from "./styles/style.ts";
 import { styleOf } from "./styles/styles.ts";
@@ -66,6 +67,8 @@ export interface CitedSettings {
   adapt?: (style: CitationStyle) => CitationStyle;
   isWord(word: string): boolean;
   thisYear: number;
+  /** Which entry a cited work means, where a person has said so (`hand-ties.ts`). */
+  ties?: ReadonlyMap<string, string>;
 }
 
 /** Guessed where nothing tells. */
@@ -98,7 +101,8 @@ export function readCitedDocument(
 ): CitedDocument {
   const lists = findLists(blocks, (block) => blocks[block]?.text ?? "");
   const { guess, style, references, index } = readLists(blocks, lists, settings, cache);
-  const citations = readCitations(blocks, lists, index, style, cache);
+  const tied = readCitations(blocks, lists, index, style, cache);
+  const citations = withHandTies(tied, references, settings.ties);
   const { isWord } = settings;
   // The text is asked for its years only where an entry is of one to come.
   const isLater = references.some(({ entry }) => (entry.year?.value ?? 0) > settings.thisYear);
@@ -245,6 +249,25 @@ function readCitations(
     block,
     citation,
     items: citation.items.map((item) => ({ item, tied: tied(item, citation) })),
+  }));
+}
+
+/** The citations with the ties that were made by hand; one whose entry is gone is as if it had not been made. */
+function withHandTies(
+  citations: readonly PlacedCitation[],
+  references: readonly Reference[],
+  ties: CitedSettings["ties"],
+): readonly PlacedCitation[] {
+  if (!ties || ties.size === 0) return citations;
+  const byKey = new Map(references.map(({ entry }, index) => [entryKey(entry), index]));
+  return citations.map((placed) => ({
+    ...placed,
+    items: placed.items.map((one) => {
+      const reference = byKey.get(ties.get(citedKey(one.item)) ?? "");
+      return reference === undefined
+        ? one
+        : { item: one.item, tied: { ...NO_TIE, tie: "tied" as const, reference } };
+    }),
   }));
 }
 

@@ -5,6 +5,7 @@ import {
   type ReadableBlock,
   readCitedDocument,
 } from "../citations/cited-text.ts";
+import { handTies } from "../citations/hand-ties.ts";
 import { withOverrides } from "../citations/styles/overrides.ts";
 import type { Language } from "../language/analysis.ts";
 import { groupedByBlock, relative } from "../manuscript/by-block.ts";
@@ -28,7 +29,12 @@ export class Citing {
     private readonly blocks: readonly Block[],
     private readonly spans: readonly Span[],
     private readonly texts: readonly string[],
-    { citationStyle = null, citationPoints, thisYear = new Date().getFullYear() }: CheckSettings,
+    {
+      citationStyle = null,
+      citationPoints,
+      forms,
+      thisYear = new Date().getFullYear(),
+    }: CheckSettings,
     { lexicon }: Language,
   ) {
     const isWord = (word: string) => lexicon.varieties(word) > 0;
@@ -37,6 +43,7 @@ export class Citing {
       adapt: (style) => withOverrides(style, citationPoints ?? null),
       thisYear,
       isWord,
+      ties: handTies(forms),
     };
   }
 

@@ -1,4 +1,5 @@
 import type { CitedDocument, PlacedCitation } from "../citations/cited-text.ts";
+import { entryKey } from "../citations/hand-ties.ts";
 import { type AskedWork, askedOf } from "../citations/outside/asking.ts";
 import type { StyleId } from "../citations/styles/style.ts";
 import { styleOf } from "../citations/styles/styles.ts";
@@ -20,6 +21,8 @@ export interface ListedEntry extends Range {
   list: number;
   /** Names and year, as sentences about it have them. */
   shown: string;
+  /** How a tie made by hand names it. */
+  key: string;
   /** Italic ranges in the whole text. */
   italics: readonly Range[];
   /** Places that cite it, and those that nearly do. */
@@ -86,6 +89,7 @@ export function gatherCitations(
         from,
         to: start + place.to,
         shown: cited.index.shown(reference),
+        key: entryKey(cited.references[reference]?.entry ?? { text: "" }),
         italics: italics.map((one) => ({ from: from + one.from, to: from + one.to })),
         uses: uses[reference] ?? [],
         asked: askedOf(entry, reference, cited.index),

@@ -133,6 +133,8 @@ const passageSchema = z.object({
   words: z.array(z.number().int().nonnegative()).nullable(),
 });
 export const answeredPassagesSchema = z.object({
+  /** Of the collection. */
+  version: z.string(),
   sources: z.array(toldSourceSchema),
   passages: z.array(passageSchema),
 });

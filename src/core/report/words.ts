@@ -169,6 +169,10 @@ export function settingLine({ name, of = "", after }: Setting): string {
       if (of === EXPLAINED_IN) {
         return `Abbreviations: explained ${after === EACH_SECTION ? "in each section" : "once"}`;
       }
+      if (of.startsWith("citations:tie:")) {
+        const work = of.slice("citations:tie:".length);
+        return `Citation ${work}: ${after ? `means “${value}…”` : "tied by its names and year again"}`;
+      }
       if (of.startsWith("terms:")) return `Different terms: ${of.slice(6).replace("|", ", ")}`;
       if (of.startsWith("overlap:")) return overlapLine(of, after === null ? null : value);
       const title = cardById(of.slice(0, of.indexOf(":")))?.title ?? of;

@@ -10,6 +10,7 @@ import { Explanation } from "./Explanation.tsx";
 import { Meanings } from "./Meanings.tsx";
 import type { DeskSession } from "./session.ts";
 import type { LessQuestion, Subject } from "./state.ts";
+import { TieByHand } from "./TieByHand.tsx";
 import { useSlice } from "./use-slice.ts";
 
 interface SlipProps {
@@ -73,7 +74,13 @@ function EntryBeside({
       current = false;
     };
   }, [isTie, place, session]);
-  return entry && place ? <CitedPair cited={place.mark.text} entry={entry} /> : null;
+  if (!isTie || !place) return null;
+  return (
+    <>
+      {entry ? <CitedPair cited={place.mark.text} entry={entry} /> : null}
+      <TieByHand key={place.mark.id} mark={place.mark} session={session} />
+    </>
+  );
 }
 
 /** A passage that stands elsewhere above its source, word above word. */

@@ -1,5 +1,5 @@
 import type { CitedDocument, CitedItem, PlacedCitation } from "../cited-text.ts";
-import { folded } from "../fold.ts";
+import { citedKey } from "../hand-ties.ts";
 import { NO_NAME } from "../text/author-date.ts";
 import type { CitationItem } from "../text/citation.ts";
 import type { Difference } from "../tying.ts";
@@ -31,12 +31,6 @@ export function shownWork(item: CitationItem): string {
   return item.year ? `${names}, ${item.year.text}` : names;
 }
 
-function groupOf(item: CitationItem): string {
-  return item.number !== null
-    ? `${item.number}`
-    : `${item.names.map(({ text }) => folded(text)).join("+")}:${item.year?.text ?? item.title ?? ""}`;
-}
-
 /** Citations of works that no list has. */
 export const noEntry: TextRule = (cited) => {
   const found: CitedFinding[] = [];
@@ -54,7 +48,7 @@ export const noEntry: TextRule = (cited) => {
       to: item.to,
       reason,
       choices: [],
-      group: groupOf(item),
+      group: citedKey(item),
       ...(likely === null ? {} : { reference: likely }),
     });
   }
@@ -121,7 +115,7 @@ function nearRule(differences: readonly Difference[]): TextRule {
         to: item.to,
         reason,
         choices: nearChoices(cited, place.block, item, tied.likely, tied.differs),
-        group: groupOf(item),
+        group: citedKey(item),
         reference: tied.likely,
       });
     }
@@ -210,7 +204,7 @@ export const yearLetter: TextRule = (cited) => {
       to: item.to,
       reason,
       choices,
-      group: groupOf(item),
+      group: citedKey(item),
       ...(tied.likely === null ? {} : { reference: tied.likely }),
     });
   }

@@ -4,6 +4,7 @@ import { reportHtml } from "../../../../core/report/html.ts";
 import { overlapParts } from "../../../../core/report/overlap-parts.ts";
 import { Part } from "../../../parts/Part.tsx";
 import { saveDocx, saveText } from "../../../parts/save-file.ts";
+import { count } from "../../../parts/words.ts";
 import type { ComparingState } from "../../comparing-state.ts";
 
 interface OverlapReportProps {
@@ -22,7 +23,7 @@ export function OverlapReport({ table, text, title, fileName, done }: OverlapRep
       overlapParts(table, {
         fileName,
         at: done.at.toISOString(),
-        comparedWith: `${done.own} sources of one’s own${done.asked && !done.failure ? ", and the collection that ships" : ""}`,
+        comparedWith: comparedWith(done),
         text,
       }),
     [table, text, fileName, done],
@@ -69,4 +70,11 @@ export function OverlapReport({ table, text, title, fileName, done }: OverlapRep
       ))}
     </div>
   );
+}
+
+/** What the text was compared with, and in which version. */
+function comparedWith({ own, asked, failure, version }: OverlapReportProps["done"]): string {
+  const mine = `${count(own, "source")} of one’s own`;
+  if (!asked || failure) return mine;
+  return `${mine}, and the collection that ships${version ? ` (version ${version})` : ""}`;
 }
