@@ -8,7 +8,7 @@ import type { CitationItem } from "./text/citation.ts";
  */
 const PREFIX = "citations:tie:";
 /** Of an entry so many folded characters tell it from others, through small corrections behind them. */
-const KEY_LENGTH = 60;
+const KEY_LENGTH = 40;
 
 /** Names and year of a cited work: citations of one work have the same. */
 export function citedKey(item: CitationItem): string {
