@@ -218,6 +218,9 @@ function notCheckedPart({ notChecked }: Report): ReportPart {
       `${withheld} more ${withheld === 1 ? "piece" : "pieces"} of advice found and not shown, since their page had enough.`,
     );
   }
-  lines.push(BEYOND);
+  lines.push(
+    "For this report the text was not compared with sources: the originality pass has a report of its own.",
+    BEYOND,
+  );
   return { title: "What was not checked", lines, tables: [] };
 }
