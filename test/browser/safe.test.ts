@@ -145,7 +145,7 @@ describe("nothing is lost", () => {
       page.getByRole("button", { name: "Back up everything" }).click(),
     ]);
     const file = await download.path();
-    await page.getByText("8 documents with every decision").waitFor();
+    await page.getByText("9 documents with every decision").waitFor();
     const other = await openBrowser();
     await openShelf(other.page);
     await other.page.goto(`${BASE}/house?part=backup`);
@@ -159,7 +159,7 @@ describe("nothing is lost", () => {
       .filter({ hasText: /Check|damaged|no backup/ })
       .waitFor();
     await other.page.getByTestId("backup-picker").setInputFiles(file);
-    await other.page.getByText(/8 documents added/).waitFor();
+    await other.page.getByText(/9 documents added/).waitFor();
     await other.page.goto(BASE);
     await other.page.getByRole("link", { name: "Copy", exact: true }).click();
     await other.page.locator(".cm-line", { hasText: "It was received." }).waitFor();
