@@ -35,7 +35,8 @@ export function PassEntry({ pass, session }: PassProps) {
   const { open, total } = state.passes[pass];
   const walked = pass === state.pass;
   const reading = isReading(pass, state);
-  const done = total === 0 ? 1 : (total - open) / total;
+  const isUncompared = pass === "originality" && !state.comparing.done;
+  const done = isUncompared ? 0 : total === 0 ? 1 : (total - open) / total;
   return (
     <>
       <button
@@ -53,7 +54,7 @@ export function PassEntry({ pass, session }: PassProps) {
         <span className={`flex justify-between ${walked ? "font-semibold" : ""}`}>
           <span>{PASS_LABELS[pass]}</span>
           <span>
-            {pass === "originality" && !state.comparing.done
+            {isUncompared
               ? comparingLabel(state.comparing)
               : leftLabel(pass, state, checksOff(pass, session).length)}
           </span>
