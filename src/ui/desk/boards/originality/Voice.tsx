@@ -35,8 +35,8 @@ export function Voice({ text, overlaps, onSee }: VoiceProps) {
     >
       <p className="max-w-[76ch] pt-4 text-soft">
         Stretches of 250 words beside the rest of the text, by triples of letters and punctuation.
-        In a trial on newspaper and book prose it asked about 4 of 10 stretches that another writer
-        had put in, and about 1 in 45 of the writer’s own. So it is a question, and no evidence of
+        In a trial on newspaper and book prose it asked about 3 of 10 stretches that another writer
+        had put in, and about 1 in 40 of the writer’s own. So it is a question, and no evidence of
         anything: a quotation, a list or a change of subject looks the same.
       </p>
       {stretches === null ? <p className="pt-4">Reading…</p> : null}
