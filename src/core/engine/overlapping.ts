@@ -1,15 +1,13 @@
 import type { CitedDocument } from "../citations/cited-text.ts";
 import type { CitedFinding } from "../citations/text-rules/rule.ts";
-import { groupedByBlock, relative } from "../manuscript/by-block.ts";
 import { blockIndexAt } from "../manuscript/layout.ts";
 import type { Block, Span } from "../manuscript/model.ts";
-import { type OverlapChoices, overlapChoices } from "../originality/choices.ts";
+import { isCounted, type OverlapChoices, overlapChoices } from "../originality/choices.ts";
 import type { Compared, Comparison } from "../originality/comparison.ts";
 import { findingsOf, type KnownNames } from "../originality/findings.ts";
 import type { Tier } from "../originality/overlaps.ts";
-import type { ComparedBlock } from "../originality/regions.ts";
-import { counts, rankedSources } from "../originality/totals.ts";
-
+import { type ComparedBlock, comparedLayout } from "../originality/regions.ts";
+import { rankedSources } from "../originality/totals.ts";
 import type { CheckSettings } from "./mark.ts";
 
 const NOTHING: Compared = { words: 0, passages: [] };
@@ -80,15 +78,10 @@ export class Overlapping {
 
   /** The blocks as they are compared. */
   comparedBlocks(): ComparedBlock[] {
-    const byBlock = groupedByBlock([...this.spans], this.blocks);
-    return this.blocks.map(({ kind, level, story, from }, index) => ({
-      kind,
-      ...(level === undefined ? {} : { level }),
-      story,
-      from,
-      text: this.texts[index] ?? "",
-      spans: relative(byBlock.get(index) ?? [], from),
-    }));
+    return comparedLayout(
+      { blocks: this.blocks, spans: this.spans },
+      (_, index) => this.texts[index] ?? "",
+    );
   }
 
   /** The passages of a tier that count and are not decided otherwise, block by block. */
@@ -97,10 +90,9 @@ export class Overlapping {
     if (!this.comparison || passages.length === 0) return [];
     const { names } = this.comparison;
     const { choices } = this;
-    const ranks = rankedSources(
-      passages,
-      (one) => choices.saidOf(one) === null && counts(one, choices.kinds),
-    ).map(({ source }) => source);
+    const ranks = rankedSources(passages, (one) => isCounted(one, choices)).map(
+      ({ source }) => source,
+    );
     return findingsOf(
       passages.filter((passage) => passage.tier === tier),
       this.blocks,

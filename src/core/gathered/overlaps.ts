@@ -1,11 +1,10 @@
-import { type OverlapChoices, type Verdict, verdictOf } from "../originality/choices.ts";
+import { isCounted, type OverlapChoices, type Verdict, verdictOf } from "../originality/choices.ts";
 import type { ComparedSources, ShownSource } from "../originality/compared-sources.ts";
 import type { Compared } from "../originality/comparison.ts";
 import type { Passage } from "../originality/passages.ts";
 import {
   besideLimit,
   type CountedKinds,
-  counts,
   type OverlapTotals,
   rankedSources,
   totalsOf,
@@ -44,18 +43,16 @@ export interface OverlapTable {
 /** What a document shares with sources, under what was chosen about it. */
 export function gatherOverlaps(
   { words, passages }: Compared,
-  { kinds, limit, saidOf }: OverlapChoices,
+  choices: OverlapChoices,
   known: ComparedSources,
   original: Compared | null = null,
 ): OverlapTable {
+  const { kinds, limit, saidOf } = choices;
   const said = passages.map((passage) => {
     const verdict = saidOf(passage);
     return verdict === null ? passage : { ...passage, keptOut: verdict };
   });
-  // What a person said of a passage keeps it out, however its kind is counted otherwise.
-  const isCounted = (passage: Passage, index: number) =>
-    saidOf(passages[index] ?? passage) === null && counts(passage, kinds);
-  const counted = said.filter(isCounted);
+  const counted = said.filter((passage) => isCounted(passage, choices));
   const totals = { ...totalsOf(said, words, kinds), ...countedTotals(counted, words, kinds) };
   const beside = limit === null ? null : besideLimit(counted, totals, kinds, limit);
   return {
@@ -73,13 +70,7 @@ export function gatherOverlaps(
     },
     sources: sourcesOf(said, counted, known),
     passages: said.map((passage, number) =>
-      rowOf(
-        passage,
-        number,
-        isCounted(passage, number),
-        saidOf(passages[number] ?? passage),
-        known,
-      ),
+      rowOf(passage, number, isCounted(passage, choices), saidOf(passage), known),
     ),
   };
 }
@@ -92,7 +83,7 @@ function countedTotals(counted: readonly Passage[], words: number, kinds: Counte
 function rowOf(
   passage: Passage,
   number: number,
-  isCounted: boolean,
+  doesCount: boolean,
   said: Verdict | null,
   known: ComparedSources,
 ): PassageRow {
@@ -110,7 +101,7 @@ function rowOf(
     words: last - first,
     firstWord: first,
     changed: last - first - pairs.length,
-    counts: isCounted,
+    counts: doesCount,
     said,
     verdict: verdictOf(passage),
     alsoIn: passage.alsoIn.map((one) => known.titleOf(one)),
@@ -122,8 +113,8 @@ function sourcesOf(
   counted: readonly Passage[],
   known: ComparedSources,
 ): OverlapTable["sources"] {
-  const isCounted = new Set(counted);
-  return rankedSources(passages, (passage) => isCounted.has(passage)).flatMap((own) => {
+  const counting = new Set(counted);
+  return rankedSources(passages, (passage) => counting.has(passage)).flatMap((own) => {
     const shown = known.shown(own.source);
     return shown ? [{ ...shown, shared: own.shared, keptOut: own.keptOut }] : [];
   });

@@ -1,6 +1,6 @@
 import type { KeptOut, Passage } from "./passages.ts";
 import { KEPT_OUT } from "./passages.ts";
-import { type CountedKinds, USUALLY_COUNTED } from "./totals.ts";
+import { type CountedKinds, counts, USUALLY_COUNTED } from "./totals.ts";
 
 /**
  * What was chosen about overlaps in a document, as it stands among its other choices: a name and a value
@@ -64,4 +64,9 @@ export function overlapChoices(
     limit: limit >= 0 && limit <= 1 ? limit : null,
     saidOf: (passage) => VERDICTS.find((one) => one === forms[verdictOf(passage)]) ?? null,
   };
+}
+
+/** Whether a passage counts: what a person said of it keeps it out, however its kind is counted otherwise. */
+export function isCounted(passage: Passage, { kinds, saidOf }: OverlapChoices): boolean {
+  return saidOf(passage) === null && counts(passage, kinds);
 }

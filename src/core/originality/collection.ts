@@ -36,10 +36,6 @@ export class Collection implements Sources {
     this.held.delete(id);
   }
 
-  has(id: string): boolean {
-    return this.exact.has(id);
-  }
-
   find(hash: number): Posting[] {
     return this.exact.find(hash);
   }
@@ -55,11 +51,6 @@ export class Collection implements Sources {
 
   wordsOf(source: string): Uint32Array | null {
     return this.held.get(source) ?? null;
-  }
-
-  /** Takes the words of a source to hand. */
-  hold(source: string, words: Uint32Array): void {
-    this.held.set(source, words);
   }
 
   /** The fingerprints as a file; the words at hand are no part of it. */

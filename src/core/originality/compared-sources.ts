@@ -79,10 +79,6 @@ export class ComparedSources implements Sources, KnownSources, KnownNames {
     for (const source of sources) this.own.set(source.id, source);
   }
 
-  get size(): number {
-    return this.own.size;
-  }
-
   find(hash: number): readonly Posting[] {
     return joined(this.collection.find(hash), this.places?.words.get(hash));
   }

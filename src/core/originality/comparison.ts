@@ -1,5 +1,11 @@
 import { claimsOf } from "./claims.ts";
-import { type Overlap, type Searched, type Sources, searchOverlaps } from "./overlaps.ts";
+import {
+  type Overlap,
+  overlapsIn,
+  type Searched,
+  type Sources,
+  searchOverlaps,
+} from "./overlaps.ts";
 import { type KnownSources, type Passage, passagesOf } from "./passages.ts";
 import { type ComparedBlock, type RegionCache, regionsOf, type StockPhrases } from "./regions.ts";
 import { type ComparedWords, comparedWords } from "./words.ts";
@@ -33,11 +39,6 @@ export class Comparison {
     private readonly sources: Sources & KnownSources,
     private readonly stock: StockPhrases,
   ) {}
-
-  /** Has everything searched anew: the sources are others. */
-  forget(): void {
-    this.overlaps = null;
-  }
 
   /** What the document shares with the sources; the first look tells how far it is. */
   *look(blocks: readonly ComparedBlock[]): Generator<Searched, Compared> {
@@ -92,12 +93,10 @@ export class Comparison {
     }
     const start = Math.max(0, reach.from);
     const end = Math.min(now.length, Math.max(start, reach.to + by));
-    const search = searchOverlaps(now.subarray(start, end), this.sources);
-    let step = search.next();
-    while (!step.done) step = search.next();
+    const found = overlapsIn(now.subarray(start, end), this.sources);
     return [
       ...overlaps.filter((overlap) => overlap.to < reach.from),
-      ...step.value.map((overlap) => moved(overlap, start)),
+      ...found.map((overlap) => moved(overlap, start)),
       ...overlaps.filter((overlap) => overlap.from > reach.to).map((one) => moved(one, by)),
     ];
   }

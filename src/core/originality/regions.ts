@@ -23,18 +23,28 @@ export interface ComparedBlock extends Pick<Block, "kind" | "level" | "story" | 
 /** The blocks of a document as they are compared. */
 export function comparedBlocks({
   text,
-  blocks,
-  spans,
+  ...layout
 }: Pick<Manuscript, "text" | "blocks" | "spans">): ComparedBlock[] {
+  return comparedLayout(layout, ({ from, to }) => text.slice(from, to));
+}
+
+/** The same where the text is at hand block by block. */
+export function comparedLayout(
+  { blocks, spans }: { blocks: readonly Block[]; spans: readonly Span[] },
+  textOf: (block: Block, index: number) => string,
+): ComparedBlock[] {
   const byBlock = groupedByBlock(spans, blocks);
-  return blocks.map(({ kind, level, story, from, to }, index) => ({
-    kind,
-    ...(level === undefined ? {} : { level }),
-    story,
-    from,
-    text: text.slice(from, to),
-    spans: relative(byBlock.get(index) ?? [], from),
-  }));
+  return blocks.map((block, index) => {
+    const { kind, level, story, from } = block;
+    return {
+      kind,
+      ...(level === undefined ? {} : { level }),
+      story,
+      from,
+      text: textOf(block, index),
+      spans: relative(byBlock.get(index) ?? [], from),
+    };
+  });
 }
 
 /** A shorter quotation is a term or a title. */

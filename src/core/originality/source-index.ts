@@ -159,10 +159,6 @@ export class SourceIndex {
     }
   }
 
-  has(id: string): boolean {
-    return this.present.has(id);
-  }
-
   wordCountOf(id: string): number {
     return this.present.get(id)?.words ?? 0;
   }

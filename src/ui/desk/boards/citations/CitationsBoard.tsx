@@ -4,6 +4,7 @@ import { sectionTitles } from "../../../../core/manuscript/sections.ts";
 import { count, figure } from "../../../parts/words.ts";
 import { BoardViews, viewAfter } from "../BoardViews.tsx";
 import type { BoardProps } from "../board.ts";
+import { SectionChoice } from "../SectionChoice.tsx";
 import { useGathered } from "../settling/use-gathered.ts";
 import { useBoardKeys } from "../use-board-keys.ts";
 import { EntryRow } from "./EntryRow.tsx";
@@ -265,22 +266,11 @@ function Narrow({ filter, rows, titles, onChoose }: NarrowProps) {
           </option>
         ))}
       </select>
-      <select
-        aria-label="In which section"
-        className="max-w-44 border-b border-dotted border-faint bg-transparent"
-        value={filter.section}
-        onChange={({ target }) => {
-          onChoose({ ...filter, section: target.value });
-          target.blur();
-        }}
-      >
-        <option value="">in any section</option>
-        {[...new Set(titles.filter(Boolean))].map((title) => (
-          <option key={title} value={title}>
-            {title}
-          </option>
-        ))}
-      </select>
+      <SectionChoice
+        titles={titles}
+        section={filter.section}
+        onChoose={(section) => onChoose({ ...filter, section })}
+      />
       <input
         type="search"
         aria-label="Find a name or year"

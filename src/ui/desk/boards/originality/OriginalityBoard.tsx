@@ -7,6 +7,7 @@ import type { PlacedMark } from "../../reported.ts";
 import { BoardViews, viewAfter } from "../BoardViews.tsx";
 import type { BoardProps } from "../board.ts";
 import { useChoices } from "../citations/use-choices.ts";
+import { SectionChoice } from "../SectionChoice.tsx";
 import { QueryLine } from "../settling/QueryLine.tsx";
 import { useGathered } from "../settling/use-gathered.ts";
 import { useBoardKeys } from "../use-board-keys.ts";
@@ -156,22 +157,7 @@ export function OriginalityBoard(props: BoardProps) {
                   The text, {figure(wordsALine(table.totals.all))} words a line
                 </span>
                 <Filter filter={filter} onChoose={setFilter} />
-                <select
-                  aria-label="In which section"
-                  className="max-w-40 border-b border-dotted border-faint bg-transparent"
-                  value={section}
-                  onChange={({ target }) => {
-                    setSection(target.value);
-                    target.blur();
-                  }}
-                >
-                  <option value="">in any section</option>
-                  {[...new Set(titles.filter(Boolean))].map((title) => (
-                    <option key={title} value={title}>
-                      {title}
-                    </option>
-                  ))}
-                </select>
+                <SectionChoice titles={titles} section={section} onChoose={setSection} />
                 <span>
                   {here
                     ? `passage ${figure(at + 1)} of ${figure(passages.length)}`
