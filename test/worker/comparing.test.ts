@@ -147,6 +147,19 @@ describe("comparing a document", () => {
     assert.equal(said?.totals.words, (counted?.totals.words ?? 0) - (passage?.words ?? 0));
   });
 
+  test("what is said to be one's own words carries no mark, though one's own documents count", async () => {
+    const { proofreader, text } = await opened(NO_COLLECTION);
+    const notes = own("Notes", text.slice(300, 700));
+    const found = await proofreader.compareWithSources([notes], false, nothing);
+    assert.ok(overlapMarks(found?.update).length > 0);
+    const passages = (await proofreader.gathered("overlaps", []))?.table?.passages ?? [];
+    const forms = Object.fromEntries(passages.map(({ verdict }) => [verdict, "own"]));
+    const update = await proofreader.configure({ ...SETTINGS, forms });
+    assert.ok(update && typeof update !== "string");
+    assert.deepEqual(overlapMarks(update), []);
+    assert.ok(update.marks.size > 0);
+  });
+
   test("an edit takes its passage out, and the figure before it is told", async () => {
     const { proofreader, text } = await opened(NO_COLLECTION);
     await proofreader.compareWithSources([own("Notes", text.slice(300, 700))], false, nothing);

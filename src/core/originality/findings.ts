@@ -44,8 +44,8 @@ export function findingsOf(
   const found: CitedFinding[] = [];
   let block = 0;
   for (const passage of passages) {
-    const said = saidOf(passage) ?? passage.keptOut;
-    if (said !== null && kinds.keepsOut[said]) continue;
+    const { keptOut } = passage;
+    if (saidOf(passage) !== null || (keptOut !== null && kinds.keepsOut[keptOut])) continue;
     while ((blocks[block + 1]?.from ?? Number.POSITIVE_INFINITY) <= passage.from) block++;
     const parts: { block: number; from: number; to: number }[] = [];
     for (let at = block; (blocks[at]?.from ?? Number.POSITIVE_INFINITY) < passage.to; at++) {
