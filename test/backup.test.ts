@@ -12,6 +12,7 @@ const backup: Backup = {
   madeAt: AT,
   style: { ...EMPTY_STYLE, words: [{ word: "ebb-stone", list: "house", addedAt: AT }] },
   sources: [{ id: "s1", title: "A source" }],
+  settings: { author: "M. Aldous", whileTyping: false },
   sets: [{ id: "book", name: "The book", documents: ["0a1b"] }],
   houses: [{ ...newHouse("press", "Gannet Head Press"), rules: [RULE] }],
   documents: [
@@ -19,6 +20,7 @@ const backup: Backup = {
       id: "0a1b",
       record: { id: "0a1b", title: "The tide" },
       original: new TextEncoder().encode("It was recieved."),
+      answers: { works: null, notices: { at: AT, found: {}, before: null } },
       decisions: [
         {
           seq: 1,
@@ -49,6 +51,19 @@ describe("a backup", () => {
     assert.deepEqual(readBackup(writeBackup(backup)), backup);
     const empty = { ...backup, documents: [] };
     assert.deepEqual(readBackup(writeBackup(empty)), empty);
+  });
+
+  test("from before there were sets, sources, preferences and answers is read all the same", () => {
+    const files = unzipSync(writeBackup(backup));
+    for (const name of [
+      "sets.json",
+      "sources.json",
+      "settings.json",
+      "documents/0a1b/answers.json",
+    ])
+      delete files[name];
+    const { sets, sources, settings, documents } = readBackup(zipSync(files));
+    assert.deepEqual([sets, sources, settings, documents[0]?.answers], [[], [], null, null]);
   });
 
   test("that is another file, or not whole, is refused with a sentence and gives nothing", () => {

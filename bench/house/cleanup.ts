@@ -3,7 +3,8 @@ import { cleanContext } from "../../src/core/cleanup/context.ts";
 import { realDocuments } from "../real/documents.ts";
 
 /**
- * What the clean-up changes in real documents, step by step. SHOW prints every change, HALF is tune or test:
+ * What the clean-up changes in real documents, step by step. SHOW prints every change that is
+ * made unless someone says otherwise, SHOW=off the others; HALF is tune or test:
  * whether a change is right is judged by reading.
  */
 export async function benchCleanup(): Promise<void> {
@@ -26,7 +27,7 @@ export async function benchCleanup(): Promise<void> {
       const total = totals.get(step) ?? { on: 0, off: 0 };
       totals.set(step, total);
       total[isOn ? "on" : "off"] += places.length;
-      if (!process.env.SHOW || !isOn) continue;
+      if (!process.env.SHOW || isOn === (process.env.SHOW === "off")) continue;
       for (const { before, text, after, insert } of places) {
         console.log(
           `${step}\t${before.slice(-25)}[${text}→${insert}]${after.slice(0, 25)}\t${name}`.replace(

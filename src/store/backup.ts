@@ -8,10 +8,13 @@ import {
   changeStyle,
   listHouses,
   readHouse,
+  readSettings,
   readStyle,
   restoreHouse,
+  restoreSettings,
 } from "./house.ts";
 import { readDecisions, writeDecisions } from "./ledger.ts";
+import { answersSchema, keepAnswers, readAnswers } from "./outside.ts";
 import { documentSetSchema, keepSet, listSets, readSet } from "./sets.ts";
 import { listShelf, readOriginal, readRecord, shelfRecordSchema, shelve } from "./shelf.ts";
 import { keptSourceSchema, restoreSource, sourcesToKeep } from "./sources.ts";
@@ -27,7 +30,9 @@ export async function makeBackup(
     const original = await readOriginal(record.id);
     if (!original) continue;
     const decisions = await readDecisions(record.id);
-    documents.push({ id: record.id, record, original, decisions });
+    const known = await readAnswers(record.id);
+    const answers = known.works || known.notices ? known : null;
+    documents.push({ id: record.id, record, original, decisions, answers });
   }
   const bytes = writeBackup({
     madeAt,
@@ -35,6 +40,7 @@ export async function makeBackup(
     houses: await listHouses(),
     sets: await listSets(),
     sources: await sourcesToKeep(),
+    settings: await readSettings(),
     documents,
   });
   return { bytes, documents: documents.length };
@@ -55,20 +61,22 @@ export interface Restored {
 /**
  * Takes a backup in and replaces nothing: what is missing here is added, a ledger that the backup has
  * more of is continued, what differs stays as it is. Words, replacements and settings of the house
- * style are merged; where the two contradict each other, those here stand. Throws FormatProblem for a
+ * style are merged; where the two contradict each other, those here stand, and so does a preference that
+ * was set here. Throws FormatProblem for a
  * file that is no whole backup, before anything is written, and NotKept.
  */
 export async function restoreBackup(bytes: Uint8Array): Promise<Restored> {
-  const { style, houses, sets, sources, documents } = readBackup(bytes);
+  const { style, houses, sets, sources, settings, documents } = readBackup(bytes);
   const checkedSets = sets.map((set) => documentSetSchema.parse(set));
   const checkedSources = sources.map((source) => keptSourceSchema.parse(source));
   const checked = documents.map((one) => ({ ...one, record: shelfRecordSchema.parse(one.record) }));
   const restored: Restored = { added: 0, continued: 0, known: 0, left: [] };
-  for (const { id, record, original, decisions } of checked) {
+  for (const { id, record, original, decisions, answers } of checked) {
     const here = await readRecord(id);
     if (!here) {
       await writeDecisions(id, decisions);
       await shelve(record, original);
+      if (answers !== null) await keepAnswers(id, answersSchema.parse(answers));
       restored.added++;
       continue;
     }
@@ -81,6 +89,7 @@ export async function restoreBackup(bytes: Uint8Array): Promise<Restored> {
   }
   for (const set of checkedSets) if (!(await readSet(set.id))) await keepSet(set);
   for (const source of checkedSources) await restoreSource(source);
+  await restoreSettings(settings);
   const now = new Date().toISOString();
   const merged = (mine: HouseStyle, theirs: HouseStyle) =>
     merge(mine, { words: [], replacements: [], style: theirs, notes: [] }, PERSONAL, now).style;

@@ -52,6 +52,16 @@ export function updateSettings(changes: Partial<Settings>): Promise<void> {
   });
 }
 
+/** Takes in the preferences of a backup where none was set here. Throws NotKept. */
+export async function restoreSettings(kept: unknown): Promise<void> {
+  const parsed = settingsSchema.safeParse(kept);
+  if (!parsed.success) return;
+  const here: Record<string, unknown> = await readSettings();
+  const usual: Record<string, unknown> = DEFAULTS;
+  const missing = Object.entries(parsed.data).filter(([name]) => here[name] === usual[name]);
+  await updateSettings(Object.fromEntries(missing));
+}
+
 /** Word lists as they were kept before there was more than one. */
 const earlierSchema = z.object({ words: z.array(listedWordSchema) });
 

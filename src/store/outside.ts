@@ -4,7 +4,7 @@ import { outsideDatabase } from "./databases.ts";
 import { keep } from "./failure.ts";
 
 /** What outside services have answered about the works of a document, by what was asked. */
-const answersSchema = z.object({
+export const answersSchema = z.object({
   works: z
     .object({
       /** ISO 8601. */

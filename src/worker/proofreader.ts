@@ -18,6 +18,7 @@ import { phrasesInstead } from "../core/engine/phrases-instead.ts";
 import { placesBehind, readText, type TextReadings } from "../core/engine/reading.ts";
 import {
   type ExampleOutcome,
+  failingExamples,
   RuleTrials,
   type Trial,
   tryExamples,
@@ -352,6 +353,15 @@ export class Proofreader {
   ): Promise<ExampleOutcome[]> {
     const language = (await this.data.full()) ?? (await this.data.now());
     return tryExamples(rule, examples, language, settings);
+  }
+
+  /** How many sentences of each rule it does not treat as they say any more, by the rules' ids. */
+  async failingExamples(
+    rules: readonly HouseRule[],
+    settings: Pick<CheckSettings, "kind" | "variety">,
+  ): Promise<Map<string, number>> {
+    const language = (await this.data.full()) ?? (await this.data.now());
+    return failingExamples(rules, language, settings);
   }
 
   /** What a rule has against others and against words that are listed as right. */

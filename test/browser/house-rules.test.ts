@@ -35,6 +35,30 @@ async function newHouse(page: Page, name: string): Promise<void> {
 }
 
 describe("rules of a house", () => {
+  test("are made of words selected in the text, and then of what is at hand again", async () => {
+    const { page, errors, close } = await openBrowser();
+    await pasted(page, "Words", "The old tide hut stood there. It was a quiet place.");
+    await page
+      .locator(".cm-line")
+      .first()
+      .click({ position: { x: 4, y: 8 } });
+    await page.keyboard.press("Home");
+    await page.keyboard.press("Control+ArrowRight");
+    for (let word = 0; word < 3; word++) await page.keyboard.press("Control+Shift+ArrowRight");
+    await page.keyboard.press("Escape");
+    await page.getByText("is selected: F makes a rule of it.").waitFor();
+    await page.keyboard.press("f");
+    const dialog = page.getByRole("dialog");
+    assert.equal(await dialog.getByLabel(/^Not written/).inputValue(), "old tide hut");
+    assert.deepEqual(await axeFindings(page), []);
+    await page.keyboard.press("Escape");
+    await page.keyboard.press("Escape");
+    await page.keyboard.press("f");
+    assert.equal(await page.getByRole("dialog").count(), 0, "nothing is at hand any more");
+    assert.deepEqual(errors, []);
+    await close();
+  });
+
   test("are written with what they do at every key, and followed on the desk", async () => {
     const { page, errors, close } = await openBrowser();
     await pasted(
@@ -284,6 +308,36 @@ describe("several documents as one", () => {
     await press(page, "u");
     await untilKept(page);
     assert.match(await textOf(page), /The stilling well was dry/);
+    assert.deepEqual(errors, []);
+    await close();
+  });
+
+  test("have terms of their own, of which one is written in all documents", async () => {
+    const { page, errors, close } = await openBrowser();
+    await pasted(page, "Three", "The data logger is old. A data logger has a clock.");
+    await pasted(page, "Four", "The datalogger stopped. A data logger did not.");
+    await openShelf(page);
+    await page.getByRole("button", { name: "New set…" }).click();
+    const dialog = page.getByRole("dialog", { name: "Several documents as one" });
+    await dialog.getByLabel("Name").fill("The loggers");
+    for (const title of ["Three", "Four"]) {
+      const option = dialog.getByRole("option", { name: title, exact: true });
+      await dialog.getByLabel("Add").selectOption((await option.getAttribute("value")) ?? "");
+    }
+    await dialog.getByRole("button", { name: "Keep 2 documents as one" }).click();
+    await page.getByRole("link", { name: "The loggers" }).click();
+    await page.getByRole("tab", { name: "Terms" }).click();
+    await page
+      .getByRole("button", { name: "write it in the other 1 place: data logger" })
+      .waitFor();
+    assert.deepEqual(await axeFindings(page), []);
+    await page.getByRole("button", { name: "write it in the other 1 place: data logger" }).click();
+    await page.getByText("“data logger” written in 1 place.").waitFor();
+    await page.getByText("No two terms look like one thing.").waitFor();
+    await page.getByRole("button", { name: "Take the last back" }).click();
+    await page.getByRole("button", { name: "different for good" }).click();
+    await page.getByText("Told apart for good.").waitFor();
+    await page.getByText("No two terms look like one thing.").waitFor();
     assert.deepEqual(errors, []);
     await close();
   });

@@ -43,6 +43,10 @@ const CASES: Readonly<Record<string, readonly (readonly [string, string])[]>> = 
     ["It rained.  It stopped.", "It rained. It stopped."],
     ["A\u00a0 B", "A\u00a0B"],
     ["Languages:  en  |  fr  |  ja", "Languages:  en  |  fr  |  ja"],
+    ["Kept since Mon Apr  7 09:57 2031.", "Kept since Mon Apr  7 09:57 2031."],
+    ["Gauge::Ferry:    Reader", "Gauge::Ferry:    Reader"],
+    ["It stopped.   Then it rained.", "It stopped. Then it rained."],
+    ["low  0.40 m and high  4.10 m", "low  0.40 m and high  4.10 m"],
   ],
   "space-before-marks": [
     ["It rained , then stopped .", "It rained, then stopped."],
@@ -51,6 +55,12 @@ const CASES: Readonly<Record<string, readonly (readonly [string, string])[]>> = 
     ["Wait . . . and [ ] done", "Wait . . . and [ ] done"],
     ["Put . on a line, and use ! sparingly.", "Put . on a line, and use ! sparingly."],
     ["for $i ( 1 .. 10 ) {", "for $i ( 1 .. 10 ) {"],
+    [
+      'In "gauge" : "gauges", and n == 1 ? it stays.',
+      'In "gauge" : "gauges", and n == 1 ? it stays.',
+    ],
+    ["It runs (read $tide ; log it) each hour.", "It runs (read $tide ; log it) each hour."],
+    ["took ( 0.25 read +  0.10 sent =  0.35 s)", "took ( 0.25 read +  0.10 sent =  0.35 s)"],
   ],
   tabs: [["A\tB", "A B"]],
   "double-stops": [
@@ -60,12 +70,14 @@ const CASES: Readonly<Record<string, readonly (readonly [string, string])[]>> = 
   ellipses: [
     ["And then... nothing.", "And then… nothing."],
     ["See ../.. and ....", "See ../.. and ...."],
+    ["Between A...B and a...b it stays.", "Between A...B and a...b it stays."],
   ],
   quotes: [
     ['He said "no" and "yes".', "He said “no” and “yes”."],
     ["He said 'no' to 'em.", "He said ‘no’ to 'em."],
     ['A 12" plank and "one', 'A 12" plank and "one'],
     ['The function "cmd_" stays.', 'The function "cmd_" stays.'],
+    ['Type "tides --from $day" there.', 'Type "tides --from $day" there.'],
   ],
   apostrophes: [
     ["It isn't the keepers' boat.", "It isn’t the keepers’ boat."],
@@ -78,12 +90,14 @@ const CASES: Readonly<Record<string, readonly (readonly [string, string])[]>> = 
   ],
   ranges: [
     ["See pp. 12-18 and pages 103-4.", "See pp. 12–18 and pages 103–4."],
+    ["It is missing from 8859-1, as ever.", "It is missing from 8859-1, as ever."],
     ["Part GH-031-2, page 4-A, 2031-03-12.", "Part GH-031-2, page 4-A, 2031-03-12."],
   ],
   dashes: [
     ["It came - at last - to us.", "It came – at last – to us."],
     ["It came--at last.", "It came – at last."],
     ["Use --quiet, or 3 - 2.", "Use --quiet, or 3 - 2."],
+    ['It knows "--depth" and more.', 'It knows "--depth" and more.'],
   ],
   minus: [
     ["It fell to -5 °C, or -2%.", "It fell to −5 °C, or −2%."],
@@ -105,6 +119,8 @@ const CASES: Readonly<Record<string, readonly (readonly [string, string])[]>> = 
       "It rose 5\u00a0mm by §\u00a04, p.\u00a012, says J.\u00a0R.\u00a0Marlow.",
     ],
     ["In 5 minutes. A. Then", "In 5 minutes. A.\u00a0Then"],
+    ["A. Any addition, %Q. It is", "A. Any addition, %Q. It is"],
+    ["from 11:00, N/A", "from 11:00, N/A"],
   ],
 };
 

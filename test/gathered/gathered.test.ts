@@ -151,6 +151,17 @@ describe("terms gathered", () => {
     assert.ok(terms.some(({ term }) => term === "data logger"));
   });
 
+  test("take words that no dictionary has in the singular too", () => {
+    const { terms } = gatherTerms(
+      engineOf("The dataloggers stopped. The old dataloggers were cleared.").gathering(),
+      new Set(),
+    );
+    assert.deepEqual(
+      terms.filter(({ term }) => term.includes("datalogger")).map(({ term }) => term),
+      ["datalogger", "old datalogger"],
+    );
+  });
+
   test("are left apart where that was said", () => {
     const apart = new Set([pairKey("datalogger", "data logger")]);
     const { families } = gatherTerms(engineOf(text).gathering(), apart);

@@ -7,7 +7,7 @@ import { PASSES } from "../../src/core/checks/card.ts";
 import { clashesOf } from "../../src/core/checks/house/clashes.ts";
 import { Expression } from "../../src/core/checks/house/expression.ts";
 import { Engine } from "../../src/core/engine/engine.ts";
-import { RuleTrials, tryExamples } from "../../src/core/engine/rule-trial.ts";
+import { failingExamples, RuleTrials, tryExamples } from "../../src/core/engine/rule-trial.ts";
 import { FORM_FAMILIES } from "../../src/core/house/form-choices.ts";
 import { type Rule, ruleSchema, type WrittenRule } from "../../src/core/house/rules.ts";
 import { newHouse, readHouseStyle } from "../../src/core/house/style.ts";
@@ -361,6 +361,29 @@ describe("writing a rule", () => {
       [true, false, true, false],
     );
     assert.equal(outcomes[1]?.made, "A meter froze.");
+  });
+
+  test("tells which rules do otherwise than the sentences beside them say", () => {
+    const kept = rule({
+      id: "kept",
+      type: "term",
+      not: ["gauge"],
+      use: ["meter"],
+      examples: [{ wrong: "A gauge froze.", right: "A meter froze." }],
+    });
+    const gone = {
+      ...kept,
+      id: "gone",
+      examples: [{ wrong: "A dial froze." }, { leave: "A gauge." }],
+    };
+    const off = { ...gone, id: "off", off: true };
+    const bare = { ...kept, id: "bare", examples: [] };
+    const failing = failingExamples(
+      [kept, gone, off, bare].map((one) => ({ rule: one, house: "h" })),
+      loadLanguage(),
+      settings,
+    );
+    assert.deepEqual([...failing], [["gone", 2]]);
   });
 
   test("says at once what speaks against it", () => {

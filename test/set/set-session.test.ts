@@ -116,4 +116,34 @@ describe("a set of documents", () => {
     assert.equal(again.problems.length, 1);
     again.close();
   });
+
+  test("gathers terms over all of it: one is written everywhere, or they are told apart for good", async () => {
+    const chapters = [
+      "The data logger is old. A data logger has a clock.",
+      "The dataloggers stopped. A data logger did not.",
+    ];
+    const { session, documents } = await opened(chapters);
+    const [first] = await session.families();
+    const [one, other] = first?.family.terms ?? [];
+    assert.ok(first && one && other);
+    assert.deepEqual([one.term, other.term], ["data logger", "datalogger"]);
+    assert.deepEqual(first.documents, [0, 1]);
+    const textOf = async (part: number) =>
+      replay(chapters[part] ?? "", await readDecisions(documents[part] ?? "")).text;
+    assert.equal(await session.mergeTerms(other.term, [one]), 3);
+    assert.equal(await textOf(0), "The datalogger is old. A datalogger has a clock.");
+    assert.equal(await textOf(1), "The dataloggers stopped. A datalogger did not.");
+    assert.match(await session.undoLast(), /Taken back/);
+    assert.equal(await textOf(1), chapters[1]);
+    await session.check(() => undefined);
+    assert.equal(await session.mergeTerms(one.term, [other]), 1);
+    assert.match(await textOf(1), /^The data loggers stopped/, "in the number it has there");
+    await session.undoLast();
+    await session.check(() => undefined);
+    await session.partTerms(first.family);
+    assert.deepEqual(await session.families(), []);
+    assert.match(await session.undoLast(), /Taken back/);
+    assert.equal((await session.families()).length, 1);
+    session.close();
+  });
 });

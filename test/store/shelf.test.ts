@@ -5,13 +5,14 @@ import type { Decision } from "../../src/core/ledger/decision.ts";
 import { makeBackup, restoreBackup } from "../../src/store/backup.ts";
 import { houseDatabase, originalsDatabase, shelfDatabase } from "../../src/store/databases.ts";
 import { keep, NotKept } from "../../src/store/failure.ts";
-import { changeStyle, readStyle } from "../../src/store/house.ts";
+import { changeStyle, readSettings, readStyle, updateSettings } from "../../src/store/house.ts";
 import {
   readDecisions,
   StorageCleared,
   writeDecision,
   writeDecisions,
 } from "../../src/store/ledger.ts";
+import { forgetAnswers, keepAnswers, readAnswers } from "../../src/store/outside.ts";
 import {
   deleteDocument,
   listShelf,
@@ -195,10 +196,15 @@ describe("a backup of this browser", () => {
       ...style,
       words: [{ word: "ebb", list: "personal", addedAt: "" }],
     }));
+    await updateSettings({ author: "M. Aldous", whileTyping: false });
+    const asked = { at: "2031-04-30T00:00:00.000Z", found: {} };
+    await keepAnswers(id, { works: asked, notices: null });
     const { bytes, documents } = await makeBackup("2031-05-01T00:00:00.000Z");
     assert.equal(documents, 1);
     await deleteDocument(id);
+    await forgetAnswers(id);
     await houseDatabase.clear();
+    await updateSettings({ author: "Somebody here" });
     assert.deepEqual(await restoreBackup(bytes), { added: 1, continued: 0, known: 0, left: [] });
     assert.deepEqual(await readOriginal(id), BYTES);
     assert.equal((await readDecisions(id)).length, 2);
@@ -206,6 +212,9 @@ describe("a backup of this browser", () => {
       (await readStyle()).words.map(({ word }) => word),
       ["ebb"],
     );
+    assert.deepEqual((await readAnswers(id)).works, asked);
+    const { author, whileTyping } = await readSettings();
+    assert.deepEqual([author, whileTyping], ["Somebody here", false], "what was set here stands");
   });
 
   test("goes on where the one here ends, knows what is further on, and leaves what differs", async () => {

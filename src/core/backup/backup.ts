@@ -6,8 +6,8 @@ import { type HouseStyle, houseStyleSchema } from "../house/style.ts";
 import { type Decision, decisionSchema } from "../ledger/decision.ts";
 
 /**
- * Everything that is kept in the browser as one .zip: an index, the house style, and for each document
- * its record, its original as it came and its ledger.
+ * Everything that is kept in the browser as one .zip: an index, the house styles, sets, sources and
+ * preferences, and for each document its record, its original as it came and its ledger.
  */
 export interface Backup {
   /** ISO 8601. */
@@ -19,6 +19,8 @@ export interface Backup {
   sets: unknown[];
   /** The person's own sources, likewise. */
   sources: unknown[];
+  /** What the person prefers across documents, likewise; null in a backup from before it was kept. */
+  settings: unknown;
   documents: BackedUp[];
 }
 
@@ -28,6 +30,8 @@ export interface BackedUp {
   id: string;
   original: Uint8Array;
   decisions: Decision[];
+  /** What outside services have answered about its works, likewise; null where nothing was asked. */
+  answers: unknown;
 }
 
 const VERSION = 1;
@@ -46,6 +50,7 @@ export function writeBackup({
   houses,
   sets,
   sources,
+  settings,
   documents,
 }: Backup): Uint8Array {
   const json = (value: unknown) => strToU8(JSON.stringify(value, null, 1));
@@ -60,12 +65,14 @@ export function writeBackup({
     "house-style.json": json(style),
     "sets.json": json(sets),
     "sources.json": json(sources),
+    "settings.json": json(settings),
   };
   for (const house of houses) files[`houses/${house.id}.json`] = json(house);
-  for (const { id, record, original, decisions } of documents) {
+  for (const { id, record, original, decisions, answers } of documents) {
     files[`documents/${id}/record.json`] = json(record);
     files[`documents/${id}/ledger.json`] = json(decisions);
     files[`documents/${id}/original`] = original;
+    if (answers !== null) files[`documents/${id}/answers.json`] = json(answers);
   }
   return zipSync(files, { level: 6 });
 }
@@ -85,6 +92,9 @@ export function readBackup(bytes: Uint8Array): Backup {
       throw error instanceof FormatProblem ? error : notWhole(name);
     }
   };
+  // What earlier backups, or documents that need none, lack.
+  const since = <T>(name: string, schema: z.ZodType<T>, otherwise: T): T =>
+    archive.find(name) ? json(name, schema) : otherwise;
   if (!archive.find("backup.json")) {
     throw new FormatProblem(
       "wrong-type",
@@ -96,14 +106,15 @@ export function readBackup(bytes: Uint8Array): Backup {
     madeAt,
     style: json("house-style.json", houseStyleSchema),
     houses: houses.map((id) => ({ ...json(`houses/${id}.json`, houseStyleSchema), id })),
-    // Backups made before there were sets or sources have none.
-    sets: archive.find("sets.json") ? json("sets.json", z.array(z.unknown())) : [],
-    sources: archive.find("sources.json") ? json("sources.json", z.array(z.unknown())) : [],
+    sets: since("sets.json", z.array(z.unknown()), []),
+    sources: since("sources.json", z.array(z.unknown()), []),
+    settings: since("settings.json", z.unknown(), null),
     documents: documents.map((id) => ({
       id,
       record: json(`documents/${id}/record.json`, z.unknown()),
       original: file(`documents/${id}/original`).slice(),
       decisions: json(`documents/${id}/ledger.json`, z.array(decisionSchema)),
+      answers: since(`documents/${id}/answers.json`, z.unknown(), null),
     })),
   };
 }

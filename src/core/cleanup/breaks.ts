@@ -6,9 +6,12 @@ const UNIT =
   "(?:[kcdmµμnMGT]?(?:m|g|s|Hz|Pa|V|W|A|N|J|l|L)|km|kg|hPa|kPa|mbar|°C|°F|K|dB|kn|ft|in|lb|oz|mi|ha|min|h|%|m/s|km/h|m²|m³|km²)";
 const NO_BREAK: readonly RegExp[] = [
   // A number and the symbol of its unit.
-  new RegExp(`(?<=(?<![\\p{L}\\p{N}])\\d[\\d.,]*) (?=${UNIT}(?![\\p{L}\\p{N}]))`, "gu"),
-  // Initials: “J. R. Marlow”.
-  /(?<=(?<![\p{L}.])\p{Lu}\.) (?=\p{Lu}\.|\p{Lu}\p{Ll})/gu,
+  new RegExp(
+    `(?<=(?<![\\p{L}\\p{N}])\\d(?:[\\d.,]*\\d)?) (?=${UNIT}(?![\\p{L}\\p{N}]|/\\p{Lu}))`,
+    "gu",
+  ),
+  // Initials: “J. R. Marlow”; “A. Any addition” at the head of a line is a letter of a list.
+  /(?<=(?<=[\s\u00a0(“"‘'])\p{Lu}\.) (?=\p{Lu}\.|\p{Lu}\p{Ll})|(?<=^\p{Lu}\.) (?=\p{Lu}\. ?\p{Lu})/gu,
   // What stands before a number.
   /(?<=[§¶№]) (?=\d)/gu,
   /(?<=(?<![\p{L}])(?:pp?|No|Nos|Fig|Figs|Eq|Sec|Ch|Vol|Art|para|cl|vol)\.) (?=\d)/gu,

@@ -19,7 +19,7 @@ const ADDRESS = new RegExp(
 
 /** A line of a program that has too few signs to be told as one by their share. */
 const LINE_OF_CODE =
-  /^\s*(?:(?:for|foreach|if|while|my|use|return|print|say|const|let|var|def|import)\b.*[;{]|[^.!?]*[$@%][\p{L}_]\w*.*[;{(])\s*$|\bqw\(|[;,]\s{2,}#|\)\s*\{\s*$|^=\w+ /mu;
+  /^\s*(?:(?:for|foreach|if|while|my|use|return|print|say|const|let|var|def|import)\b.*[;{]|[^.!?]*[$@%][\p{L}_]\w*.*[;{(])\s*$|\bqw\(|[;,]\s{2,}#|\)\s*\{\s*$|^=\w+ |^\s*\w+\s*=>\s.*,\s*$/mu;
 
 /** A block that may be changed, and what in it may not; offsets in its text. */
 export interface CleanBlock {

@@ -28,6 +28,9 @@ export function curvedQuotes({ text, isSpared }: CleanBlock): Edit[] {
 /** Whether marks hold a word of a program, which keeps them straight: "cmd_", "psuh:". */
 function isLiteral(text: string, open: number, close: number | undefined): boolean {
   const inner = text.slice(open + 1, close ?? open + 1);
+  // Options, variables, placeholders and paths: what is typed at a prompt.
+  if (/(?<!\S)--?\p{L}|\$[\p{L}_{]|<[\p{L}-]+>|\p{L}\/[\p{L}/]*\.\p{L}|::/u.test(inner))
+    return true;
   return !/\s/.test(inner) && /[^\p{L}\p{N}'’.,!?;-]|:$/u.test(inner);
 }
 

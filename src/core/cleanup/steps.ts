@@ -33,8 +33,13 @@ export interface CleanStep {
 const always = () => true;
 const never = () => false;
 
-/** Whether double spaces are the layout of a line: parted by bars, or half as many as single ones. */
+/**
+ * Whether double spaces are the layout of a line: parted by bars, before figures twice, half as many as single
+ * ones, or a wide gap that no sentence ends at.
+ */
 function isSetInColumns(text: string): boolean {
+  if (/ {2,}[\d.]+(?!\S).* {2,}[\d.]+(?!\S)/.test(text) || /[^\s.!?)”"’'] {3,}\S/u.test(text))
+    return true;
   if (/ {2}\| {2}|^\s*[|+]|> {2}\p{Lu}\p{Ll}{2},/u.test(text)) return true;
   const double = text.match(/\S {2,}(?=\S)/g)?.length ?? 0;
   const single = text.match(/\S (?=\S)/g)?.length ?? 0;
@@ -56,6 +61,17 @@ function replacing(
     if (insert !== null && insert !== match[0]) edits.push({ from, to, insert });
   }
   return edits;
+}
+
+/** Whether a space stands before a mark that is code, in a choice of a program (“a == 1 ? "b" : "c"”), or within brackets that hold a variable. */
+function isBesideCode({ text, isSpared }: CleanBlock, match: RegExpMatchArray): boolean {
+  const at = match.index ?? 0;
+  const end = at + match[0].length;
+  if (isSpared(end, end + 1) || (at > 0 && isSpared(at - 1, at))) return true;
+  if (/["')\]]$|==.*$/.test(text.slice(0, at)) && /^[?:]/.test(text.slice(end))) return true;
+  const open = text.lastIndexOf("(", at);
+  const close = text.indexOf(")", at);
+  return open >= 0 && close >= 0 && /\$[\p{L}_{]/u.test(text.slice(open, close));
 }
 
 /** What the control characters from U+0080 on were in Windows-1252, as which they are mostly meant. */
@@ -127,8 +143,14 @@ export const STEPS: readonly CleanStep[] = [
     note: "several spaces in a row become one",
     isUsual: ({ isPlain }) => !isPlain,
     find: (block) =>
-      replacing(block, /(?<=\S)[ \u00a0]{2,}(?=\S)/g, ([spaces]) => {
+      replacing(block, /(?<=\S)[ \u00a0]{2,}(?=\S)/g, ({ 0: spaces, index }) => {
         if (block.kind === "cell" || isSetInColumns(block.text)) return null;
+        // “Apr  7” is padded to the width of “Apr 17”.
+        if (
+          /\p{Lu}\p{Ll}{2}$/u.test(block.text.slice(0, index)) &&
+          /^\d\b(?! ?\p{L})/u.test(block.text.slice(index + spaces.length))
+        )
+          return null;
         return spaces.includes("\u00a0") ? "\u00a0" : " ";
       }),
   },
@@ -143,6 +165,7 @@ export const STEPS: readonly CleanStep[] = [
         // A mark that is spoken of, “use . on a line”, goes on with a small letter.
         /(?<=[\p{L}\p{N}"”’')\]])[ \u00a0]+(?=[,;](?![\p{L}\p{N}.…/\\-])|[.!?](?=$|["”’')]|\s+[\p{Lu}\p{N}"“‘(])|:(?=\s|$))/gu,
         (match) => {
+          if (isBesideCode(block, match)) return null;
           // “: )”, “...” and a decimal of its own are no ends of a clause; a spaced ellipsis neither.
           const after = block.text.slice(match.index + match[0].length);
           if (/^[:;]\s*[-)(]/.test(after) || /^\. \./.test(after)) return null;
@@ -154,7 +177,11 @@ export const STEPS: readonly CleanStep[] = [
         /(?<=[([])[ \u00a0]+(?=[\p{L}\p{N}“‘"'])|(?<=(?:[\p{L}\p{N}]|[.”’]))(?<!\b(?:and|or|as|with))[ \u00a0]+(?=[)\]])/gu,
         (match) =>
           // A tick box: [ ].
-          /\[\s*[xX ]?\s*$/.test(block.text.slice(0, match.index + match[0].length)) ? null : "",
+          /\[\s*[xX ]?\s*$/.test(block.text.slice(0, match.index + match[0].length)) ||
+          isBesideCode(block, match) ||
+          isSetInColumns(block.text)
+            ? null
+            : "",
       ),
     ],
   },
@@ -187,7 +214,7 @@ export const STEPS: readonly CleanStep[] = [
       const form = ellipsis ?? "…";
       return replacing(
         block,
-        /(?<![.\u2026/\\])(?:\.\.\.|…|\. \. \.)(?![.\u2026/\\\p{N}])/gu,
+        /(?<![.\u2026/\\])(?:\.\.\.|…|\. \. \.)(?![.\u2026/\\\p{N}]|(?<=(?<![\p{L}\p{N}])[\p{L}\p{N}]{1,2}\.\.\.)\p{L}{1,2}(?!\p{L}))/gu,
         ([own]) => (own === form ? null : form === ". . ." ? ".\u00a0.\u00a0." : form),
       );
     },
@@ -239,7 +266,9 @@ export const STEPS: readonly CleanStep[] = [
         block,
         /(?<=\b(?:pp?\.|pages?|chapters?|sections?|items?|years?|figs?\.|figures?|tables?|notes?|lines?|between|from|ages?|aged)[ \u00a0])(\d{1,4})-(\d{1,4})(?![\p{L}\p{N}-]|[./]\d)/giu,
         ([, first = "", second = ""]) =>
-          Number(second) > Number(first) || second.length < first.length
+          // “103-4” leaves out what does not change; “8859-1” goes down, and is a number of something.
+          Number(first.slice(0, -second.length) + second) > Number(first) ||
+          (second.length > first.length && Number(second) > Number(first))
             ? `${first}–${second}`
             : null,
       ),
@@ -256,6 +285,9 @@ export const STEPS: readonly CleanStep[] = [
         block,
         /(?<=[\p{L}\p{N}”’"')\],]) (?:--?|−) (?=[\p{L}“‘"'(])|(?<=[\p{L}”’"')\],])--(?=[\p{L}“‘"'(])/gu,
         (match) => {
+          // “"--depth"” is an option, and “find -- '*.txt'” ends them there.
+          if (/(?<!\S)["']$/.test(block.text.slice(0, match.index))) return null;
+          if (/^["']\*/.test(block.text.slice(match.index + match[0].length))) return null;
           // “3 - 2” is a sum; a line of hyphens is a rule; “word - word” in a list of terms is one of many.
           if (
             /\d $/.test(block.text.slice(0, match.index + 1)) &&

@@ -203,6 +203,23 @@ export function tryExamples(
   });
 }
 
+/** How many sentences of each rule it does not treat as they say, by the rules' ids; rules with none are left out. */
+export function failingExamples(
+  rules: readonly HouseRule[],
+  language: Language,
+  settings: TrialSettings,
+): Map<string, number> {
+  const failing = new Map<string, number>();
+  for (const house of rules) {
+    const { id, examples = [], off } = house.rule;
+    if (off) continue;
+    const outcomes = tryExamples(house, examples, language, settings);
+    const gone = outcomes.filter(({ isRight }) => !isRight).length;
+    if (gone > 0) failing.set(id, gone);
+  }
+  return failing;
+}
+
 function checkOf(group: string): string {
   return group.slice(0, group.indexOf(":"));
 }

@@ -90,7 +90,7 @@ function collect(source: Gathering): Map<string, Gathered> {
       for (const { first, last } of nounTerms(syntax)) {
         const { words, units, text } = syntax;
         const forms = words.slice(first, last).map(({ form }) => form);
-        forms[forms.length - 1] = source.language.words.noun(forms.at(-1) ?? "");
+        forms[forms.length - 1] = singular(forms.at(-1) ?? "", syntax.tags[last - 1], source);
         const only = forms.length === 1 ? words[first] : undefined;
         if (only && (only.frequency > COMMON || (only.form.length < 4 && only.traits !== 0)))
           continue;
@@ -118,11 +118,20 @@ function collect(source: Gathering): Map<string, Gathered> {
   return terms;
 }
 
+/** A noun in the singular; of a word that no dictionary has by its ending. */
+function singular(form: string, tag: number | undefined, { language }: Gathering): string {
+  const known = language.words.noun(form);
+  const isPlural = tag === TAG.NNS && known === form && language.lexicon.varieties(form) === 0;
+  return isPlural ? form.replace(/(?<![suix])s$/, "") : known;
+}
+
 /** Compounds that stand in larger noun groups, or that are read as none. */
 function addCompounds(terms: Map<string, Gathered>, source: Gathering): void {
   for (const { block, start, facts } of source.factsOf("consistency/compound")) {
     const text = source.textOf(block);
-    for (const { from, to, form, role } of facts as readonly FormFact[]) {
+    for (const { from, to, form: counted, role } of facts as readonly FormFact[]) {
+      const inSingular = counted.replace(/s$/, "");
+      const form = terms.has(inSingular) ? inSingular : counted;
       if (role === "v" || role === "p" || LOOSE.test(form)) continue;
       const known: Gathered = terms.get(form) ?? {
         term: form,
@@ -273,9 +282,12 @@ function near(
   const pair = `“${one.term}”, “${other.term}”`;
   if (key === "letters") add(one, other, "the same letters, parted otherwise", 0.8);
   else if (key === "stem") add(one, other, "words of the same stems", 0.6);
-  else if (key === "sound")
+  else if (key === "sound") {
+    const [mine, theirs] = [one, other].map(({ term }) => term.split(/[ -]/));
+    const differing = mine?.filter((word) => !theirs?.includes(word)) ?? [];
+    if (differing.length > 0 && differing.every((word) => PARTING.has(word))) return;
     add(one, other, "sound alike", isOneEdit(one.term, other.term) ? 0.6 : 0.4);
-  else {
+  } else {
     const differing = one.words.filter((word) => !other.words.includes(word));
     const instead = other.words.filter((word) => !one.words.includes(word));
     const [first = ""] = differing;

@@ -36,7 +36,7 @@ export function GalleyPane({ session, commands, asking, nonce, onReady }: Galley
         refused: (reason) => session.say(reason),
         picked: (id) => session.walk.goTo(id),
         selected: (from, to) => session.walk.atHand(from, to),
-        left: () => void session.typing.leave(),
+        left: (selected) => void session.typing.leave(selected),
         typing: (on) => session.typing.set(on),
         undo: () => void session.deciding.undoLast(),
         redo: () => void session.deciding.redo(),

@@ -42,7 +42,10 @@ export const KEYS: { keys: string[]; label: string }[] = [
   { keys: ["⇧S"], label: "let it stand everywhere in this document" },
   { keys: ["W"], label: "put the word on the word list" },
   { keys: ["Q"], label: "ask the author" },
-  { keys: ["F"], label: "for the house: make a rule of it" },
+  {
+    keys: ["F"],
+    label: "for the house: make a rule of it, or of words selected in the text before Esc",
+  },
   { keys: ["E"], label: "edit the text here; Esc comes back" },
   { keys: ["G"], label: "occurrences of the same" },
   { keys: ["B"], label: "the board of the pass, and from there back into the text" },

@@ -9,6 +9,9 @@ import type { Tried } from "../house/use-tried.ts";
 import type { DeskCore } from "./desk-core.ts";
 import type { DocumentSettings } from "./document-settings.ts";
 
+/** Words without a mark, as what a rule is made of. */
+const PLAIN = { check: "", group: "", put: null, preferred: null, others: [] };
+
 /** The houses that a document follows, and rules made for them on the desk. */
 export class HouseRules {
   constructor(
@@ -25,14 +28,15 @@ export class HouseRules {
     );
   }
 
-  /** The rule that the mark or the word at hand suggests; null where nothing is. */
+  /** The rule that the selected words, the mark or the word at hand suggest; null where nothing is. */
   draft(): RuleDraft | null {
+    const { phrase } = this.core.state;
+    if (phrase !== "") return draftFrom({ ...PLAIN, text: phrase });
     const known = this.ruleAtHand();
     if (known) return draftOf(known.rule);
     const { subject, choices, previewed } = this.core.state;
     if (!subject) return null;
-    const plain = { check: "", group: "", put: null, preferred: null, others: [] };
-    if (subject.kind === "word") return draftFrom({ ...plain, text: subject.word.word });
+    if (subject.kind === "word") return draftFrom({ ...PLAIN, text: subject.word.word });
     const { mark } = subject.place;
     const group = this.core.copy.reported.groups.get(mark.group);
     const choice = choices?.[Math.max(0, previewed)];

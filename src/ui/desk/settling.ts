@@ -1,4 +1,5 @@
 import type { GroupPlace } from "../../core/engine/mark.ts";
+import { APART, pairsApart, termsGroup } from "../../core/gathered/term-pairs.ts";
 import type { Term } from "../../core/gathered/terms.ts";
 import { mergeEdits } from "../../core/gathered/write-term.ts";
 import type { Anchor, Draft } from "../../core/ledger/decision.ts";
@@ -9,8 +10,6 @@ import type { DeskCore } from "./desk-core.ts";
 import { settingValue } from "./settings.ts";
 
 /** How pairs of terms that are different things are kept among the choices of a document. */
-const TERMS = "terms";
-const APART = "apart";
 
 /** A place of a group of forms, with its range in the document. */
 export type FormPlace = GroupPlace & { place: Range };
@@ -79,7 +78,10 @@ export class Settling {
   async gathered<K extends keyof GatheredTables>(what: K): Promise<GatheredTables[K] | null> {
     const { revision } = this.core.copy.reported;
     try {
-      const found = await this.core.worker.gathered(what, this.apart());
+      const found = await this.core.worker.gathered(
+        what,
+        pairsApart(this.core.state.record?.forms ?? {}),
+      );
       return found?.revision === revision ? (found.table as GatheredTables[K]) : null;
     } catch (error) {
       void this.core.checking.afterFailure(error);
@@ -100,16 +102,10 @@ export class Settling {
   async partTerms(pairs: readonly string[]): Promise<void> {
     for (const pair of pairs) {
       await this.deciding.act((): Draft => {
-        const setting = this.chosen(`${TERMS}:${pair}`, APART);
+        const setting = this.chosen(termsGroup(pair), APART);
         return { act: "setting", scope: "everywhere", marks: [], edits: [], setting };
       });
     }
-  }
-
-  private apart(): string[] {
-    return Object.entries(this.core.state.record?.forms ?? {}).flatMap(([of, form]) =>
-      of.startsWith(`${TERMS}:`) && form === APART ? [of.slice(TERMS.length + 1)] : [],
-    );
   }
 
   private chosen(of: string, after: string): NonNullable<Draft["setting"]> {

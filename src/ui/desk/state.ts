@@ -81,6 +81,8 @@ export interface DeskState {
   /** Passes whose data can't be had just now. */
   unread: readonly Pass[];
   subject: Subject;
+  /** Words selected in the text before the caret left it, until something else is at hand. */
+  phrase: string;
   choices: PlacedChoice[] | null;
   /** Index of the choice shown in the line; -1 for none. */
   previewed: number;
@@ -188,6 +190,7 @@ export const OPENING: DeskState = {
   readingOn: false,
   unread: [],
   subject: null,
+  phrase: "",
   choices: null,
   previewed: -1,
   shown: false,

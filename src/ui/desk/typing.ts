@@ -1,11 +1,13 @@
 import { replacementBefore } from "../../core/house/replacements.ts";
-import type { Edit } from "../../core/manuscript/model.ts";
+import type { Edit, Range } from "../../core/manuscript/model.ts";
 import type { DeskCore } from "./desk-core.ts";
 import { afterTyping } from "./subject.ts";
 import type { Walk } from "./walk.ts";
 
 /** Milliseconds without typing after which what was typed becomes one decision. */
 const TYPING_PAUSE_MS = 250;
+
+const KEYS_TYPE = "Keys type in the text now. Esc gives them back.";
 
 /** What is typed into the text: on screen at once, noted as it comes, a decision after a pause. */
 export class Typing {
@@ -19,15 +21,25 @@ export class Typing {
   /** The caret went into the text, or out of it: keys type there, and decide nothing. */
   set(typing: boolean): void {
     if (typing === this.core.state.typing) return;
-    const notice = typing ? "Keys type in the text now. Esc gives them back." : "";
     // A question that keys would answer is gone with them.
-    this.core.publish({ typing, notice, less: null });
+    if (typing) this.core.publish({ typing, phrase: "", notice: KEYS_TYPE, less: null });
+    else {
+      const { notice } = this.core.state;
+      this.core.publish({ typing, notice: notice === KEYS_TYPE ? "" : notice, less: null });
+    }
   }
 
-  /** The reader leaves the text: what was typed is kept, an open slip stays and takes the keys. */
-  async leave(): Promise<void> {
+  /**
+   * The reader leaves the text: what was typed is kept, an open slip stays and takes the keys. Words that
+   * were selected there can be made a rule of, until something else comes to hand.
+   */
+  async leave(selected: Range | null = null): Promise<void> {
     await this.flush();
-    if (!this.core.state.subject) {
+    const phrase = selected ? this.core.copy.text.slice(selected.from, selected.to).trim() : "";
+    if (isPhrase(phrase)) {
+      this.core.publish({ phrase });
+      this.core.say(`“${phrase}” is selected: F makes a rule of it.`);
+    } else if (!this.core.state.subject) {
       this.core.say("Keys belong to the walk again: ↓ goes to the next mark.");
     }
   }
@@ -86,4 +98,12 @@ export class Typing {
     this.core.publishLedger();
     this.core.refresh([]);
   }
+}
+
+/** Most characters of words that a rule is made of. */
+const LONGEST_PHRASE = 80;
+
+/** Whether selected text is a word or a few, and not a passage. */
+function isPhrase(text: string): boolean {
+  return text.length <= LONGEST_PHRASE && /^[\p{L}\p{N}][^\n\t\u2028.!?]*$/u.test(text);
 }

@@ -214,6 +214,7 @@ export class Walk {
     this.core.publish({
       pass,
       subject: null,
+      phrase: "",
       choices: null,
       shown: false,
       less: null,
@@ -259,6 +260,7 @@ export class Walk {
     this.opensFirst = false;
     this.core.publish({
       subject,
+      phrase: "",
       choices: null,
       previewed: -1,
       shown: false,

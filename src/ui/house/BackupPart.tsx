@@ -28,7 +28,7 @@ export function BackupPart({ onRestored }: { onRestored: () => void }) {
       const { bytes, documents } = await makeBackup(madeAt);
       const name = `dry-run-backup-${madeAt.slice(0, 10)}.zip`;
       saveFile(bytes, name);
-      return `${name} holds ${count(documents, "document")} with every decision, and the house style.`;
+      return `${name} holds ${count(documents, "document")} with every decision, the house styles, sources and preferences.`;
     });
   const restore = (files: FileList | null) => {
     const [file] = files ?? [];
@@ -49,7 +49,8 @@ export function BackupPart({ onRestored }: { onRestored: () => void }) {
       <section className="mt-6">
         <h2 className="font-semibold">Back up</h2>
         <p className="mt-1 max-w-[66ch] text-soft">
-          One .zip with each document as it came, its ledger, every house style, and the sets.
+          One .zip with each document as it came and its ledger, every house style, the sets, your
+          sources and your preferences.
         </p>
         <button
           type="button"

@@ -8,7 +8,7 @@ import { count, figure } from "../parts/words.ts";
 import type { ChangeStyle } from "./change-style.ts";
 import { RuleEditor } from "./RuleEditor.tsx";
 import { TriedOn } from "./TriedOn.tsx";
-import { useRuleCounts } from "./use-trial.ts";
+import { useFailingExamples, useRuleCounts } from "./use-trial.ts";
 import type { Tried } from "./use-tried.ts";
 
 interface Props {
@@ -28,6 +28,7 @@ export function RulesPart({ style, change, tried, types, about }: Props) {
   const [open, setOpen] = useState<RuleDraft | null>(null);
   const [search, setSearch] = useState("");
   const counts = useRuleCounts(tried, style);
+  const failing = useFailingExamples(tried, style);
   const [first = "term"] = types;
   const rules = useMemo(
     () =>
@@ -123,6 +124,12 @@ export function RulesPart({ style, change, tried, types, about }: Props) {
                         {rule.reason ? (
                           <span className="block truncate text-[13px] text-soft">
                             {rule.reason}
+                          </span>
+                        ) : null}
+                        {failing.has(rule.id) ? (
+                          <span className="block text-[13px] font-semibold text-alarm">
+                            {count(failing.get(rule.id) ?? 0, "sentence")} kept beside it came out
+                            otherwise now
                           </span>
                         ) : null}
                       </button>

@@ -80,3 +80,24 @@ export function useRuleCounts(tried: Tried, style: HouseStyle): ReadonlyMap<stri
   }, [worker, record, edits, style]);
   return counts;
 }
+
+/** How many sentences kept beside each rule do not come out as they say now, by the rules' ids. */
+export function useFailingExamples(tried: Tried, style: HouseStyle): ReadonlyMap<string, number> {
+  const [failing, setFailing] = useState<ReadonlyMap<string, number>>(new Map());
+  const { worker, record } = tried;
+  const kind = record?.kind ?? "general";
+  const variety = record?.variety ?? "en-GB";
+  useEffect(() => {
+    let current = true;
+    const rules = style.rules
+      .filter(({ examples = [] }) => examples.length > 0)
+      .map((rule) => ({ rule, house: houseName(style) }));
+    void worker.failingExamples(rules, { kind, variety }).then((found) => {
+      if (current) setFailing(found);
+    });
+    return () => {
+      current = false;
+    };
+  }, [worker, kind, variety, style]);
+  return failing;
+}

@@ -1,6 +1,7 @@
 import { useEffect, useState } from "react";
 import type { Group } from "../../core/engine/mark.ts";
 import { count, figure } from "../parts/words.ts";
+import { PlaceInDocument } from "./PlaceInDocument.tsx";
 import type { SetPlace, SetSession } from "./set-session.ts";
 
 interface Props {
@@ -8,8 +9,6 @@ interface Props {
   group: Group;
   onWritten(line: string): void;
 }
-
-const CONTEXT = 48;
 
 /** One group of forms across the documents: its forms, and every place with the document it is in. */
 export function OpenGroup({ session, group, onWritten }: Props) {
@@ -106,7 +105,7 @@ interface RowProps {
 }
 
 function Row({ place, session, isOdd, isTicked, toggle }: RowProps) {
-  const { before, text, after } = session.context(place, CONTEXT);
+  const { text } = session.context(place, 0);
   const title = session.titles[place.part] ?? "";
   return (
     <li className="grid grid-cols-[20px_minmax(0,1fr)_180px] items-baseline gap-3 border-b border-hair py-1 font-book text-[15px]">
@@ -121,17 +120,7 @@ function Row({ place, session, isOdd, isTicked, toggle }: RowProps) {
       ) : (
         <span />
       )}
-      <span className="truncate">
-        <span className="text-soft">{before.slice(-36)}</span>
-        <b className={isOdd ? "border-b-2 border-pen" : ""}>{text}</b>
-        <span className="text-soft">{after}</span>
-      </span>
-      <a
-        className="truncate font-plain text-[13px] text-soft hover:underline"
-        href={`/desk?doc=${session.ids[place.part] ?? ""}`}
-      >
-        {title}
-      </a>
+      <PlaceInDocument session={session} place={place} isOdd={isOdd} />
     </li>
   );
 }

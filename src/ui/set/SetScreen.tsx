@@ -8,6 +8,7 @@ import { count, figure } from "../parts/words.ts";
 import { OpenGroup } from "./OpenGroup.tsx";
 import { SetAbbreviations } from "./SetAbbreviations.tsx";
 import { SetDocuments } from "./SetDocuments.tsx";
+import { SetTerms } from "./SetTerms.tsx";
 import { SetSession } from "./set-session.ts";
 
 type State =
@@ -15,9 +16,10 @@ type State =
   | { phase: "reading"; share: number }
   | { phase: "ready"; session: SetSession; revision: number };
 
-type View = "forms" | "abbreviations" | "documents";
+type View = "forms" | "terms" | "abbreviations" | "documents";
 const VIEWS: Readonly<Record<View, string>> = {
   forms: "Forms",
+  terms: "Terms",
   abbreviations: "Abbreviations",
   documents: "Documents",
 };
@@ -141,6 +143,9 @@ function Ready({ session, revision, said, again }: ReadyProps) {
       </p>
       {view === "documents" ? <SetDocuments session={session} /> : null}
       {view === "abbreviations" ? <SetAbbreviations session={session} revision={revision} /> : null}
+      {view === "terms" ? (
+        <SetTerms session={session} revision={revision} onWritten={(line) => void again(line)} />
+      ) : null}
       {view === "forms" ? (
         <div className="mt-2 grid grid-cols-[minmax(0,1fr)_300px] gap-8">
           <div>

@@ -2,6 +2,9 @@ import { proxy } from "comlink";
 import { EXPLAINED_IN } from "../../core/checks/check.ts";
 import type { Group } from "../../core/engine/mark.ts";
 import type { AbbreviationRow } from "../../core/gathered/abbreviations.ts";
+import { APART, pairKey, pairsApart, termsGroup } from "../../core/gathered/term-pairs.ts";
+import type { Family, GatheredTerms, Term } from "../../core/gathered/terms.ts";
+import { mergeEdits } from "../../core/gathered/write-term.ts";
 import type { Decision, Draft } from "../../core/ledger/decision.ts";
 import { enter, undo } from "../../core/ledger/ledger.ts";
 import { Combined, type PlaceInPart } from "../../core/manuscript/combined.ts";
@@ -172,7 +175,10 @@ export class SetSession {
   }
 
   /** The text around a place. */
-  context({ whole }: SetPlace, width: number): { before: string; text: string; after: string } {
+  context(
+    { whole }: Pick<SetPlace, "whole">,
+    width: number,
+  ): { before: string; text: string; after: string } {
     const { text } = this.whole;
     return {
       before: text.slice(Math.max(0, whole.from - width), whole.from),
@@ -189,6 +195,55 @@ export class SetSession {
       row,
       documents: [...new Set(row.places.map((place) => this.whole.placeOf(place).part))],
     }));
+  }
+
+  /** Families of terms over all documents, with the documents each is in, the likeliest first. */
+  async families(): Promise<{ family: Family; documents: number[] }[]> {
+    const apart = this.members.flatMap(({ record }) => pairsApart(record.forms));
+    const found = await this.worker.gathered("terms", apart);
+    const { families } = (found?.table ?? { families: [] }) as Pick<GatheredTerms, "families">;
+    return families.map((family) => {
+      const places = family.terms.flatMap((term) => term.places);
+      const documents = new Set(places.map((place) => this.whole.placeOf(place).part));
+      return { family, documents: [...documents].sort((one, other) => one - other) };
+    });
+  }
+
+  /** Where a term stands, each place with the document it is in. */
+  placesOf({ places }: Term): Pick<SetPlace, "whole" | "part">[] {
+    return places.map(({ from, to }) => {
+      const whole = { from, to };
+      return { whole, part: this.whole.placeOf(whole).part };
+    });
+  }
+
+  /** Writes one term wherever others stand, each place in its own document. */
+  async mergeTerms(into: string, others: readonly Term[]): Promise<number> {
+    const edits = mergeEdits(into, others);
+    const made: Step["made"] = [];
+    for (const [part, own] of this.whole.apart(edits)) {
+      const note = `term: ${into}, in “${this.set.name}”`;
+      const draft: Draft = { act: "correct", scope: "everywhere", marks: [], edits: own, note };
+      made.push({ part, seq: await this.decide(part, draft) });
+    }
+    this.steps.push({ label: `“${into}” in ${edits.length} places`, made });
+    return edits.length;
+  }
+
+  /** Remembers in every document that the terms of a family are different things. */
+  async partTerms({ evidence }: Family): Promise<void> {
+    const made: Step["made"] = [];
+    for (const { one, other } of evidence) {
+      const of = termsGroup(pairKey(one, other));
+      for (const [part, { record }] of this.members.entries()) {
+        const before = record.forms[of] ?? null;
+        const setting = { name: "form", of, before, after: APART } as const;
+        const draft: Draft = { act: "setting", scope: "everywhere", marks: [], edits: [], setting };
+        made.push({ part, seq: await this.decide(part, draft) });
+        await this.setForm(part, of, APART);
+      }
+    }
+    this.steps.push({ label: "terms told apart", made });
   }
 
   /** Writes a form in these places, each in its own document, and keeps the form for all documents. */
@@ -222,7 +277,7 @@ export class SetSession {
   async undoLast(): Promise<string> {
     const step = this.steps.pop();
     if (!step) return "There is nothing to take back here.";
-    for (const { part, seq } of step.made) {
+    for (const { part, seq } of step.made.toReversed()) {
       const member = this.members[part];
       if (!member) continue;
       const result = undo(member.copy.history, seq);

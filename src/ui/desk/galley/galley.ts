@@ -43,7 +43,8 @@ export interface GalleyEvents {
   /** A stretch of text was selected; returns whether a slip opens for it. */
   selected(from: number, to: number): boolean;
   /** Escape: back from typing to the walk. */
-  left(): void;
+  /** The caret left the text; with what was selected there, if anything was. */
+  left(selected: Range | null): void;
   /** The caret went into the text, or out of it. */
   typing(on: boolean): void;
   undo(): void;
@@ -260,8 +261,9 @@ export class Galley {
   }
 
   private leave(): boolean {
+    const { main } = this.view.state.selection;
     this.blur();
-    this.events.left();
+    this.events.left(main.empty ? null : { from: main.from, to: main.to });
     return true;
   }
 
