@@ -3,6 +3,7 @@ import { type CarriedDecisions, carryDecisions } from "../core/carry/carry-decis
 import { type ComparedRow, compareVersions } from "../core/carry/compare.ts";
 import { PASSES, type Pass } from "../core/checks/card.ts";
 import { clashesOf } from "../core/checks/house/clashes.ts";
+import { listOrders } from "../core/citations/sorted-list.ts";
 import { type Cleanup, findCleanup } from "../core/cleanup/cleanup.ts";
 import { cleanContext } from "../core/cleanup/context.ts";
 import { Engine } from "../core/engine/engine.ts";
@@ -23,6 +24,7 @@ import {
   type Trial,
   tryExamples,
 } from "../core/engine/rule-trial.ts";
+import type { BlockOrder } from "../core/formats/block-order.ts";
 import {
   type Exported,
   type ExportRequest,
@@ -557,12 +559,34 @@ export class Proofreader {
   }
 
   /** Writes a document in the form asked for. */
-  write(request: ExportRequest): Exported | { problem: Problem } {
+  write(request: ExportRequest, isSorted = false): Exported | { problem: Problem } {
     try {
-      return writeDocument(request);
+      const { orders, unmoved } = isSorted ? this.orders(request) : { orders: [], unmoved: [] };
+      const written = writeDocument({ ...request, orders });
+      return { ...written, unmoved: [...unmoved, ...(written.unmoved ?? [])] };
     } catch (error) {
       if (!(error instanceof FormatProblem)) throw error;
       return { problem: { code: error.code, sentence: error.sentence } };
     }
+  }
+
+  /** How the lists of a document that is written are to stand, and why some can't be sorted. */
+  private orders({ current }: ExportRequest): { orders: BlockOrder[]; unmoved: string[] } {
+    const cited = this.running?.engine.cited;
+    const isOfIt = cited?.blocks.every(
+      ({ text }, at) =>
+        text === current.text.slice(current.blocks[at]?.from ?? 0, current.blocks[at]?.to ?? 0),
+    );
+    if (!cited || !isOfIt || cited.blocks.length !== current.blocks.length) {
+      return {
+        orders: [],
+        unmoved: ["The list is not sorted: it has not been read as it is now."],
+      };
+    }
+    const found = listOrders(cited);
+    return {
+      orders: found.flatMap((one) => ("refusal" in one ? [] : [one])),
+      unmoved: found.flatMap((one) => ("refusal" in one ? [one.refusal] : [])),
+    };
   }
 }

@@ -1,4 +1,5 @@
 import assert from "node:assert/strict";
+import { readFile } from "node:fs/promises";
 import { after, describe, test } from "node:test";
 import type { Page } from "playwright-core";
 import {
@@ -201,6 +202,73 @@ describe("the citations pass", () => {
     await close();
   });
 
+  test("makes corrections all at once after they were seen, and sorts the list on the way out", async () => {
+    const { page, errors, close } = await openText(
+      PAPER.replace(/(Orrin, I\., & Vale[^\n]*)\n\n(Penhale[^\n]*)/, "$2\n\n$1"),
+      "unsorted.txt",
+    );
+    await untilSettled(page);
+    await rail(page)
+      .getByRole("button", { name: /^Citations/ })
+      .click();
+    await slip(page).waitFor();
+    await press(page, "b");
+    await board(page).getByRole("button", { name: "All at once" }).click();
+    const batch = page.getByTestId("all-at-once");
+    await batch.getByText(/^Penhale, 1981 before Teesdale, 2019|^Orrin.* before Penhale/).waitFor();
+    const make = batch.getByRole("button", { name: /^Make \d+ changes? of this kind/ }).first();
+    await make.waitFor();
+    assert.deepEqual(await axeFindings(page), []);
+    assert.ok((await batch.locator("ins").count()) > 0);
+    const before = await textOf(page);
+    await make.click();
+    await page.getByText(/changes? made\. U takes all of it back\./).waitFor();
+    assert.notEqual(await textOf(page), before);
+    await press(page, "u");
+    await untilKept(page);
+    assert.equal(await textOf(page), before);
+    await batch.getByRole("button", { name: "Sort it: 1 entry moved" }).click();
+    await batch.getByText("The list leaves in its right order").waitFor();
+    await press(page, "Escape");
+    await page.getByRole("button", { name: "Export" }).first().click();
+    const [saved] = await Promise.all([
+      page.waitForEvent("download"),
+      page.getByRole("dialog").getByRole("button", { name: "Export" }).click(),
+    ]);
+    const text = await readFile(await saved.path(), "utf8");
+    assert.ok(text.indexOf("Orrin, I., & Vale, T. (2004)") < text.indexOf("Penhale, R. (1981)"));
+    assert.deepEqual(errors, []);
+    await close();
+  });
+
+  test("takes a work typed into a form, and puts it and its citation in", async () => {
+    const { page, errors, close } = await openPaper();
+    await slip(page).waitFor();
+    await press(page, "b");
+    await board(page).getByRole("button", { name: "Other forms" }).click();
+    const forms = page.getByTestId("other-forms");
+    await forms.getByRole("button", { name: "Type it into a form…" }).click();
+    await forms.getByLabel("Authors").fill("Weller, P.");
+    await forms.getByLabel("Year", { exact: true }).fill("16");
+    await forms.getByLabel("Title", { exact: true }).fill("Sand on the turn");
+    await forms.getByLabel(/^Periodical/).fill("Estuary Letters");
+    await forms.getByRole("button", { name: "Make it from these" }).click();
+    await forms.getByRole("alert").getByText("“16” is no year").waitFor();
+    await forms.getByLabel("Year", { exact: true }).fill("2016");
+    assert.deepEqual(await axeFindings(page), []);
+    await forms.getByRole("button", { name: "Make it from these" }).click();
+    const made = page.getByTestId("made");
+    await made.getByText("Weller, P. (2016). Sand on the turn. Estuary Letters.").waitFor();
+    await made.getByRole("button", { name: "Put the reference in the list" }).click();
+    await untilKept(page);
+    assert.match(await textOf(page), /118–131\.\s*Weller, P\. \(2016\)/);
+    await made.getByRole("button", { name: "Put the citation where you left the text" }).click();
+    await untilKept(page);
+    assert.match(await textOf(page), /\(Teesedale, 2019\) \(Weller, 2016\)\./);
+    assert.deepEqual(errors, []);
+    await close();
+  });
+
   test("follows the points that a house has otherwise, and says whose they are", async () => {
     const { page, close } = await openPaper();
     await slip(page).waitFor();
@@ -217,7 +285,7 @@ describe("the citations pass", () => {
     await press(page, "b");
     await page.getByLabel("Which entries").selectOption({ label: "Between names in the list: 1" });
     await board(page)
-      .getByText(/APA, 7th edition as the house has it has “, and”/)
+      .getByText(/The house \(before the last name: and\) has “, and”/)
       .waitFor();
     await close();
   });

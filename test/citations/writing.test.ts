@@ -1,7 +1,11 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
 import { readEntry } from "../../src/core/citations/read-entry.ts";
-import { OVERRIDE_POINTS, withOverrides } from "../../src/core/citations/styles/overrides.ts";
+import {
+  asRuleSpeaks,
+  OVERRIDE_POINTS,
+  withOverrides,
+} from "../../src/core/citations/styles/overrides.ts";
 import { STYLE_IDS } from "../../src/core/citations/styles/style.ts";
 import { styleOf } from "../../src/core/citations/styles/styles.ts";
 import { workOf } from "../../src/core/citations/work.ts";
@@ -62,10 +66,16 @@ describe("a work", () => {
 });
 
 describe("a house’s own points", () => {
-  test("change what a style writes, and its name says whose they are", () => {
+  test("change what a style writes, and the rule of a point says whose it is", () => {
     const points = { joining: "and", doi: "doi:", "page-dash": "-" };
     const own = withOverrides(styleOf("apa-7"), { points, house: "Gannet Head" });
-    assert.equal(own.name, "APA, 7th edition as Gannet Head has it");
+    assert.equal(own.name, "APA, 7th edition");
+    assert.equal(asRuleSpeaks(own, "doi-form").name, "Gannet Head (a DOI: doi:10.5555/1)");
+    assert.equal(
+      asRuleSpeaks(own, "cited-joining").name,
+      "Gannet Head (before the last name: and)",
+    );
+    assert.equal(asRuleSpeaks(own, "entry-end"), own, "a rule of the manual speaks for it");
     assert.equal(own.authors.lastOfMore, ", and ");
     assert.equal(own.doi, "doi:");
     assert.equal(own.pages.dash, "-");
@@ -81,8 +91,8 @@ describe("a house’s own points", () => {
     for (const { id, choices } of OVERRIDE_POINTS) {
       const changed = STYLE_IDS.some((one) =>
         choices.some(({ value }) => {
-          const { name: _before, ...before } = styleOf(one);
-          const { name: _after, ...after } = withOverrides(styleOf(one), {
+          const before = styleOf(one);
+          const { own: _own, ...after } = withOverrides(styleOf(one), {
             points: { [id]: value },
             house: "Gannet Head",
           });

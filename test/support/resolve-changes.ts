@@ -23,6 +23,12 @@ export function resolveChanges(
     xml = xml.replace(wrapped("del"), (_all, _prefix: string, inner: string) =>
       take === "accept" ? "" : inner.replace(/delText/g, "t"),
     );
+    const gone = new RegExp(`<(?:\\w+:)?${take === "accept" ? "moveFrom" : "moveTo"} [^>]*/>`);
+    xml = xml
+      .replace(/<((?:\w+:)?)p(?=[\s>])(?:(?!<\/\1p>)[\s\S])*<\/\1p>/g, (one) =>
+        gone.test(one) ? "" : one,
+      )
+      .replace(/<\/?(?:\w+:)?move(?:From|To)(?:Range(?:Start|End))?(?=[\s/>])[^>]*>/g, "");
     files[name] = strToU8(xml);
   }
   return zipSync(files);

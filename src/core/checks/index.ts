@@ -1,4 +1,5 @@
 import type { Check, Fact } from "./check.ts";
+import { accessDate } from "./citations/entries/access-date.ts";
 import { addressForm } from "./citations/entries/address-form.ts";
 import { authorCount } from "./citations/entries/author-count.ts";
 import { authorForm } from "./citations/entries/author-form.ts";
@@ -21,11 +22,13 @@ import { citedComma } from "./citations/text/cited-comma.ts";
 import { citedJoining } from "./citations/text/cited-joining.ts";
 import { citedNames } from "./citations/text/cited-names.ts";
 import { duplicateEntry } from "./citations/text/duplicate-entry.ts";
+import { ibidem } from "./citations/text/ibidem.ts";
 import { listOrder } from "./citations/text/list-order.ts";
 import { nearName } from "./citations/text/near-name.ts";
 import { nearYear } from "./citations/text/near-year.ts";
 import { neverCited } from "./citations/text/never-cited.ts";
 import { noEntry } from "./citations/text/no-entry.ts";
+import { noteOrder } from "./citations/text/note-order.ts";
 import { numberOrder } from "./citations/text/number-order.ts";
 import { numberRange } from "./citations/text/number-range.ts";
 import { pinpointForm } from "./citations/text/pinpoint-form.ts";
@@ -374,6 +377,8 @@ export const CHECKS = [
   bracketOrder,
   numberOrder,
   numberRange,
+  noteOrder,
+  ibidem,
   listOrder,
   duplicateEntry,
   authorForm,
@@ -388,6 +393,7 @@ export const CHECKS = [
   publisherPlace,
   doiForm,
   addressForm,
+  accessDate,
   entryEnd,
   missingField,
   titleItalics,

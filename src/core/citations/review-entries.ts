@@ -7,6 +7,7 @@ import { missingField } from "./rules/missing-field.ts";
 import { mixedStyles } from "./rules/mixed-styles.ts";
 import type { EntryContext, EntryFinding, EntryRule } from "./rules/rule.ts";
 import { ENTRY_RULES } from "./rules/rules.ts";
+import { asRuleSpeaks } from "./styles/overrides.ts";
 import type { CitationStyle } from "./styles/style.ts";
 
 /** A finding of one rule. */
@@ -32,7 +33,7 @@ export function reviewEntries(reviewed: ReviewedEntries): RuledFinding[][] {
   const contexts = contextsOf(reviewed);
   return reviewed.entries.map((entry, at) =>
     Object.entries(ENTRY_RULES).flatMap(([rule, find]) =>
-      found(entry, contexts[at], find).map((finding) => ({ ...finding, rule })),
+      found(entry, spoken(contexts[at], rule), find).map((finding) => ({ ...finding, rule })),
     ),
   );
 }
@@ -52,14 +53,23 @@ export function entryFindings(cited: CitedDocument, find: EntryRule): readonly P
   FOUND.set(references, known);
   const before = known.get(find);
   if (before) return before;
+  const rule = Object.entries(ENTRY_RULES).find(([, one]) => one === find)?.[0] ?? "";
   const entries = references.map(({ entry }) => entry);
   const italics = references.map((one) => one.italics);
   const contexts = contextsOf({ entries, italics, style, isWord, thisYear });
   const made = references.flatMap(({ entry }, reference) =>
-    found(entry, contexts[reference], find).map((finding) => ({ reference, finding })),
+    found(entry, spoken(contexts[reference], rule), find).map((finding) => ({
+      reference,
+      finding,
+    })),
   );
   known.set(find, made);
   return made;
+}
+
+/** The context in which a rule speaks: the style goes by the house's name where the rule's point is the house's. */
+function spoken(context: EntryContext | undefined, rule: string): EntryContext | undefined {
+  return context?.style.own ? { ...context, style: asRuleSpeaks(context.style, rule) } : context;
 }
 
 /** Where a part is missing, or the style is another, the rest is hardly read right. */

@@ -28,6 +28,9 @@ export function writeReference(
   }
   const names = writtenNames(work.authors, style.authors);
   if (names) writer.add(names);
+  // A year between stops in brackets has one before it too: initials bring theirs, a group’s name does not.
+  if (style.year === "brackets" && style.afterYear === ". " && names && !names.endsWith("."))
+    writer.add(".");
   if (style.year === "brackets") writer.add(` (${yearOf(work)})${style.afterYear}`);
   else if (style.year === "stops") writer.stop().add(`${yearOf(work)}. `);
   else if (names)

@@ -1,13 +1,15 @@
 import type { Edit, Format, Manuscript, Variety } from "../manuscript/model.ts";
 import type { ReadFile } from "./assemble.ts";
+import { type BlockOrder, inOrder } from "./block-order.ts";
 import { readCsv, writeCsv } from "./csv/format.ts";
 import type { Query } from "./docx/comments.ts";
+import { moveParagraphs } from "./docx/move.ts";
 import { readDocx } from "./docx/read.ts";
 import { writeDocx } from "./docx/write.ts";
-import { readMd, writeMd } from "./md/format.ts";
+import { orderMd, readMd, writeMd } from "./md/format.ts";
 import { markdownText, plainText } from "./plain.ts";
 import { FormatProblem, type ProblemCode } from "./problem.ts";
-import { readTxt, writeTxt } from "./txt/format.ts";
+import { orderTxt, readTxt, writeTxt } from "./txt/format.ts";
 import { readXlsx, writeXlsx } from "./xlsx/format.ts";
 import { crc32 } from "./zip/crc.ts";
 
@@ -183,6 +185,8 @@ export interface ExportRequest {
   author: string;
   /** ISO 8601, for the tracked changes and comments. */
   date: string;
+  /** Lists whose blocks leave in another order. */
+  orders?: readonly BlockOrder[];
 }
 
 export interface Exported {
@@ -192,6 +196,8 @@ export interface Exported {
   refused: { edit: Edit; reason: string }[];
   /** Queries that found no place. */
   unplaced: Query[];
+  /** Why something stands where it stood, as sentences. */
+  unmoved?: string[];
 }
 
 /** Whether a document of this format can leave in this form. */
@@ -201,23 +207,33 @@ export function canExport(format: Format, form: ExportForm): boolean {
 
 /** Writes a document in the form asked for. Throws FormatProblem when the original is unreadable. */
 export function writeDocument(request: ExportRequest): Exported {
-  const { bytes, format, current, edits, queries, form, author, date } = request;
+  const { bytes, format, current, edits, queries, form, author, date, orders = [] } = request;
   if (form === "tracked" || (form === "clean" && format === "docx")) {
-    const written = writeDocx(bytes, edits, queries, {
-      as: form === "tracked" ? "tracked" : "clean",
-      author,
-      date,
-    });
-    return { ...written, extension: "docx" };
+    const style = { as: form === "tracked" ? "tracked" : "clean", author, date } as const;
+    const written = writeDocx(bytes, edits, queries, style);
+    if (orders.length === 0) return { ...written, extension: "docx" };
+    const moved = moveParagraphs(bytes, written.bytes, orders, style);
+    const unmoved =
+      moved.left === 0
+        ? []
+        : [
+            `${moved.left} of the entries stayed in place: others’ changes, pictures or fields are in them.`,
+          ];
+    return { ...written, bytes: moved.bytes, extension: "docx", unmoved };
   }
   const own = form === "clean" || form === format;
-  if (own && format === "txt") return { ...writeTxt(bytes, edits), extension: "txt", unplaced: [] };
-  if (own && format === "md") return { ...writeMd(bytes, edits), extension: "md", unplaced: [] };
+  if (own && (format === "txt" || format === "md")) {
+    const [write, order] = format === "txt" ? [writeTxt, orderTxt] : [writeMd, orderMd];
+    const written = write(bytes, edits);
+    const sorted = orders.length > 0 ? order(written.bytes, orders) : written.bytes;
+    return { ...written, bytes: sorted, extension: format, unplaced: [] };
+  }
   if (own && format === "csv") return { ...writeCsv(bytes, edits), extension: "csv", unplaced: [] };
   if (own && format === "xlsx") {
     return { ...writeXlsx(bytes, edits), extension: "xlsx", unplaced: [] };
   }
   const extension = form === "md" ? "md" : "txt";
-  const text = extension === "md" ? markdownText(current) : plainText(current);
+  const sorted = { ...current, blocks: inOrder(current.blocks, orders) };
+  const text = extension === "md" ? markdownText(sorted) : plainText(sorted);
   return { bytes: new TextEncoder().encode(text), extension, refused: [], unplaced: [] };
 }

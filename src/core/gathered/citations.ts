@@ -3,6 +3,7 @@ import { entryKey } from "../citations/hand-ties.ts";
 import { type AskedWork, askedOf } from "../citations/outside/asking.ts";
 import type { StyleId } from "../citations/styles/style.ts";
 import { styleOf } from "../citations/styles/styles.ts";
+import { ibidMeanings } from "../citations/text/ibid.ts";
 import { compareEntries, misplacedEntries } from "../citations/text-rules/list.ts";
 import { shownWork } from "../citations/text-rules/ties.ts";
 import type { Tie } from "../citations/tying.ts";
@@ -72,6 +73,14 @@ export function gatherCitations(
   const uses = cited.references.map((): UsePlace[] => []);
   const ghosts = new Map<string, { shown: string; names: string; uses: UsePlace[] }>();
   for (const place of cited.citations) collect(place, startOf, uses, ghosts);
+  for (const [at, meaning] of ibidMeanings(cited.citations)) {
+    const placed = cited.citations[at];
+    if (!placed || !("reference" in meaning)) continue;
+    const { block, citation } = placed;
+    const from = startOf(block) + citation.from;
+    const to = startOf(block) + citation.to;
+    uses[meaning.reference]?.push({ block, from, to, tie: "tied" });
+  }
   const misplaced = misplacedEntries(cited);
   const reasons = new Map(misplaced.map(({ reference, reason }) => [reference, reason]));
   const { guess, references, style } = cited;

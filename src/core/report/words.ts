@@ -2,6 +2,7 @@ import type { Appetite, Pass, Weight } from "../checks/card.ts";
 import { cardById } from "../checks/cards.ts";
 import { EACH_SECTION, EXPLAINED_IN } from "../checks/check.ts";
 import { LEAVE_KINDS } from "../checks/leave.ts";
+import { LIST_SORTED, SORTED } from "../citations/sorted-list.ts";
 import { STYLE_IDS } from "../citations/styles/style.ts";
 import { styleOf } from "../citations/styles/styles.ts";
 import type { HouseStyle } from "../house/style.ts";
@@ -168,6 +169,9 @@ export function settingLine({ name, of = "", after }: Setting): string {
     case "form": {
       if (of === EXPLAINED_IN) {
         return `Abbreviations: explained ${after === EACH_SECTION ? "in each section" : "once"}`;
+      }
+      if (of === LIST_SORTED) {
+        return `List of references: ${after === SORTED ? "leaves in its right order" : "leaves as it stands"}`;
       }
       if (of.startsWith("citations:tie:")) {
         const work = of.slice("citations:tie:".length);

@@ -63,6 +63,7 @@ export function ExportDialog({ open, onClose, session }: ExportDialogProps) {
         ...exported.refused.map(
           ({ edit, reason }) => `Left out: “${edit.insert || "a deletion"}”. ${reason}`,
         ),
+        ...(exported.unmoved ?? []),
         ...exported.unplaced.map(
           ({ text }) => `The question “${text}” found no place for a comment.`,
         ),

@@ -1,9 +1,11 @@
 import { cardById } from "../../core/checks/cards.ts";
+import { citingEdit } from "../../core/citations/put-in-list.ts";
 import type { Mark } from "../../core/engine/mark.ts";
-import type { Decision, Draft, Setting } from "../../core/ledger/decision.ts";
+import type { Anchor, Decision, Draft, Setting } from "../../core/ledger/decision.ts";
 import { lastRedoable, lastUndoable, undo } from "../../core/ledger/ledger.ts";
 import { follow, placeOf, track } from "../../core/ledger/tracking.ts";
 import { mapPosition } from "../../core/manuscript/edits.ts";
+import { blockIndexAt } from "../../core/manuscript/layout.ts";
 import type { Edit, Range } from "../../core/manuscript/model.ts";
 import { anchorOf, choicesAt, correctionsOf } from "./choices.ts";
 import type { DeskCore } from "./desk-core.ts";
@@ -87,6 +89,43 @@ export class Deciding {
   async correctOne(place: PlacedMark, { edits }: PlacedChoice): Promise<void> {
     const marks = [anchorOf(place)];
     await this.act(() => ({ act: "correct", scope: "here", marks, edits }));
+  }
+
+  /**
+   * Makes a choice at each of several places as one decision; one that would change what another changes is
+   * left. Gives back how many were made.
+   */
+  async correctEach(
+    chosen: readonly { place: PlacedMark; choice: PlacedChoice }[],
+  ): Promise<number> {
+    const marks: Anchor[] = [];
+    const edits: Edit[] = [];
+    for (const { place, choice } of chosen) {
+      const meets = choice.edits.some((edit) =>
+        edits.some((one) => one.from <= edit.to && one.to >= edit.from),
+      );
+      if (meets || choice.edits.length === 0) continue;
+      marks.push(anchorOf(place));
+      edits.push(...choice.edits);
+    }
+    edits.sort((one, other) => one.from - other.from);
+    if (edits.length === 0) return 0;
+    await this.act(() => ({ act: "correct", scope: "everywhere", marks, edits }));
+    return marks.length;
+  }
+
+  /** Puts a citation in the sentence where the reader left the text. */
+  async cite(citation: string): Promise<void> {
+    await this.acting;
+    const at = this.walk.placeToEdit()?.to ?? this.core.lastPlace;
+    const { blocks } = this.core.copy.current();
+    const block = blocks[blockIndexAt(blocks, at)];
+    if (!block) return;
+    const edit = citingEdit(citation, this.core.copy.text, at, block.to);
+    const marks = [{ rule: "citations/put-in", text: "", from: edit.from, to: edit.from }];
+    await this.act(() => ({ act: "correct", scope: "here", marks, edits: [edit] }));
+    const before = this.core.copy.text.slice(Math.max(block.from, edit.from - 28), edit.from);
+    this.core.say(`Put in: “…${before.trimStart()}${edit.insert}”. U takes it back.`);
   }
 
   /** Puts in an entry what a look-up has found. */

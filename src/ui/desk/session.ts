@@ -1,5 +1,6 @@
+import { LIST_SORTED, SORTED } from "../../core/citations/sorted-list.ts";
 import type { Group } from "../../core/engine/mark.ts";
-import type { Exported, ExportForm, Problem } from "../../core/formats/document.ts";
+import type { Exported, ExportForm, ExportRequest, Problem } from "../../core/formats/document.ts";
 import { layersApart } from "../../core/house/layers.ts";
 import type { PartOfSpeech } from "../../core/language/meanings/word-net.ts";
 import type { Decision } from "../../core/ledger/decision.ts";
@@ -243,7 +244,8 @@ export class DeskSession {
     const { manuscript } = this.core.state;
     if (!manuscript) throw new Error("nothing is open");
     const { edits, queries } = this.core.copy.outcome();
-    return this.core.worker.write({
+    const isSorted = this.core.state.record?.forms[LIST_SORTED] === SORTED;
+    const request: ExportRequest = {
       bytes: this.core.bytes,
       format: manuscript.origin.format,
       current: this.current(),
@@ -252,7 +254,8 @@ export class DeskSession {
       form,
       author,
       date: new Date().toISOString(),
-    });
+    };
+    return this.core.worker.write(request, isSorted);
   }
 
   /**

@@ -1,3 +1,4 @@
+import { LIST_SORTED, SORTED } from "../../core/citations/sorted-list.ts";
 import type { GroupPlace } from "../../core/engine/mark.ts";
 import { APART, pairsApart, termsGroup } from "../../core/gathered/term-pairs.ts";
 import type { Term } from "../../core/gathered/terms.ts";
@@ -5,11 +6,11 @@ import { mergeEdits } from "../../core/gathered/write-term.ts";
 import type { Anchor, Draft } from "../../core/ledger/decision.ts";
 import type { Range } from "../../core/manuscript/model.ts";
 import type { GatheredTables } from "../../worker/proofreader.ts";
+import { anchorOf } from "./choices.ts";
 import type { Deciding } from "./deciding.ts";
 import type { DeskCore } from "./desk-core.ts";
+import type { PlacedMark } from "./reported.ts";
 import { settingValue } from "./settings.ts";
-
-/** How pairs of terms that are different things are kept among the choices of a document. */
 
 /** A place of a group of forms, with its range in the document. */
 export type FormPlace = GroupPlace & { place: Range };
@@ -106,6 +107,15 @@ export class Settling {
         return { act: "setting", scope: "everywhere", marks: [], edits: [], setting };
       });
     }
+  }
+
+  /** Has the lists of references leave the document in their right order, or as they stand. */
+  async sortLists(isSorted: boolean, misplaced: readonly PlacedMark[]): Promise<void> {
+    await this.deciding.act((): Draft => {
+      const setting = this.chosen(LIST_SORTED, isSorted ? SORTED : "");
+      const marks = isSorted ? misplaced.map(anchorOf) : [];
+      return { act: "setting", scope: "everywhere", marks, edits: [], setting };
+    });
   }
 
   private chosen(of: string, after: string): NonNullable<Draft["setting"]> {

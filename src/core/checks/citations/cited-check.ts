@@ -1,13 +1,21 @@
 import type { CitedDocument } from "../../citations/cited-text.ts";
 import { entryFindings } from "../../citations/review-entries.ts";
 import type { EntryRule } from "../../citations/rules/rule.ts";
+import { asRuleSpeaks } from "../../citations/styles/overrides.ts";
 import type { CitedFinding, TextRule } from "../../citations/text-rules/rule.ts";
 import type { Card } from "../card.ts";
 import type { Check } from "../check.ts";
 
 /** A check of citations or of the list as a whole: it looks at the document and at no block by itself. */
 export function citedCheck(card: Card, find: TextRule): Check {
-  return { ...card, examine: () => [], cited: find };
+  const rule = card.id.slice(card.id.indexOf("/") + 1);
+  return { ...card, examine: () => [], cited: (cited) => find(asSpoken(cited, rule)) };
+}
+
+/** A document whose style goes by the house's name where the rule speaks for a point of the house. */
+function asSpoken(cited: CitedDocument, rule: string): CitedDocument {
+  const style = asRuleSpeaks(cited.style, rule);
+  return style === cited.style ? cited : { ...cited, style };
 }
 
 /** A check of the entries of the lists, one by one. */

@@ -8,7 +8,8 @@ export const addressForm: EntryRule = ({ fields, text, urlWhole }, { style }) =>
   if (style.url.includes(label) || /doi\.org/u.test(url.text)) return [];
   const [right = ""] = style.url;
   // With the date of a look, the words before an address are another matter.
-  if (fields.accessed && (right === "" || label.trim() === "from")) return [];
+  const isLed = /\bfrom$/u.test(text.slice(0, url.from).trimEnd());
+  if (fields.accessed && (right === "" || isLed)) return [];
   if (right !== "" && /website|[Aa]ccessed/u.test(text.slice(0, urlWhole.from).slice(-40)))
     return [];
   const reason = right

@@ -1,3 +1,4 @@
+import { accessDate } from "./access-date.ts";
 import { addressForm } from "./address-form.ts";
 import { authorCount } from "./author-count.ts";
 import { authorForm } from "./author-form.ts";
@@ -31,6 +32,7 @@ export const ENTRY_RULES: Readonly<Record<string, EntryRule>> = {
   "publisher-place": publisherPlace,
   "doi-form": doiForm,
   "address-form": addressForm,
+  "access-date": accessDate,
   "entry-end": entryEnd,
   "missing-field": missingField,
   "mixed-styles": mixedStyles,

@@ -16,6 +16,9 @@ const SHARE = 0.7;
 /** And of the words that are known, nearly all. */
 const MOST = 0.9;
 
+/** The name of an event, and the title of a book that is reviewed, keep their own capitals. */
+const NAMED = /^Proceedings of\b|\sby(?:\s\p{Lu}(?:\.|\p{Ll}+)){2,3}$/u;
+
 const PARTS = new Set(["article", "chapter", "conference", "newspaper", "preprint"]);
 
 /** The capitals of titles: those of a sentence, or those of a headline. */
@@ -27,7 +30,7 @@ export const titleCapitals: EntryRule = (entry, context) => {
   // Where parts and wholes differ, what has no publisher may be either.
   if (!isPart && titles.part !== titles.whole && !entry.fields.publisher) return [];
   const wanted = isPart ? titles.part : titles.whole;
-  if (wanted === "any") return [];
+  if (wanted === "any" || NAMED.test(title.text)) return [];
   const words = contentWords(title);
   const capitals = words.filter(({ text }) => /^\p{Lu}/u.test(text));
   if (wanted === "sentence") {

@@ -47,5 +47,6 @@ export const ama11: CitationStyle = {
   place: false,
   doi: "doi:",
   url: [""],
+  visited: { when: "always", lead: "Accessed" },
   finalStop: "not-after-address",
 };

@@ -45,5 +45,6 @@ export const apa7: CitationStyle = {
   place: false,
   doi: "https://doi.org/",
   url: [""],
+  visited: { when: "never", lead: "Retrieved" },
   finalStop: "not-after-address",
 };

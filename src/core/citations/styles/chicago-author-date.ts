@@ -45,5 +45,6 @@ export const chicagoAuthorDate: CitationStyle = {
   place: true,
   doi: "https://doi.org/",
   url: [""],
+  visited: { when: "undated", lead: "Accessed" },
   finalStop: "always",
 };

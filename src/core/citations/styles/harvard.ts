@@ -45,5 +45,6 @@ export const harvard: CitationStyle = {
   place: true,
   doi: "https://doi.org/",
   url: ["Available at: "],
+  visited: { when: "always", lead: "Accessed:" },
   finalStop: "always",
 };

@@ -47,5 +47,6 @@ export const ieee: CitationStyle = {
   place: true,
   doi: "doi: ",
   url: ["[Online]. Available: "],
+  visited: { when: "always", lead: "Accessed:" },
   finalStop: "not-after-url",
 };

@@ -45,5 +45,6 @@ export const mla9: CitationStyle = {
   place: false,
   doi: "https://doi.org/",
   url: [""],
+  visited: { when: "never", lead: "Accessed" },
   finalStop: "always",
 };

@@ -145,16 +145,47 @@ export interface StyleOverrides {
   house: string;
 }
 
-/** A style with a house's own points on top, which its name then tells; the same style where there are none. */
+/** Rules that speak for a point, by the last part of their check's id. */
+const RULES_OF_POINT: Readonly<Record<string, readonly string[]>> = {
+  names: ["author-count"],
+  joining: ["author-joining", "cited-joining"],
+  "part-capitals": ["title-capitals"],
+  "whole-capitals": ["title-capitals"],
+  quotes: ["title-quotes"],
+  "page-dash": ["page-range"],
+  "page-digits": ["page-range"],
+  place: ["publisher-place"],
+  doi: ["doi-form"],
+  "final-stop": ["entry-end"],
+  order: ["list-order", "number-order"],
+};
+
+/** A style with a house's own points on top; the same style where there are none. */
 export function withOverrides(
   style: CitationStyle,
   overrides: StyleOverrides | null,
 ): CitationStyle {
-  let own = style;
-  for (const { id, choices, apply } of OVERRIDE_POINTS) {
-    const value = overrides?.points[id];
+  let adapted = style;
+  const own: Record<string, string> = {};
+  for (const { id, title, choices, apply } of OVERRIDE_POINTS) {
+    const choice = choices.find((one) => one.value === overrides?.points[id]);
     // What a later version settled is passed over.
-    if (value !== undefined && choices.some((one) => one.value === value)) own = apply(own, value);
+    if (!choice) continue;
+    adapted = apply(adapted, choice.value);
+    own[id] =
+      `${capitalised(overrides?.house ?? "")} (${title.charAt(0).toLowerCase()}${title.slice(1)}: ${choice.label})`;
   }
-  return own === style ? style : { ...own, name: `${style.name} as ${overrides?.house} has it` };
+  return adapted === style ? style : { ...adapted, own };
+}
+
+/** A style as a rule speaks for it: where a house settled the point, the house and its point are named. */
+export function asRuleSpeaks(style: CitationStyle, rule: string): CitationStyle {
+  const [named] = Object.entries(style.own ?? {}).filter(([point]) =>
+    RULES_OF_POINT[point]?.includes(rule),
+  );
+  return named ? { ...style, name: named[1] } : style;
+}
+
+function capitalised(name: string): string {
+  return name.charAt(0).toUpperCase() + name.slice(1);
 }

@@ -89,6 +89,8 @@ export interface CitationStyle {
   id: StyleId;
   /** As a person calls it. */
   name: string;
+  /** What a house has otherwise, by the id of the point: how the house's point is called. */
+  own?: Readonly<Record<string, string>>;
   /** What its rules were checked against. */
   source: string;
   inText: InTextRules;
@@ -117,6 +119,8 @@ export interface CitationStyle {
   doi: "https://doi.org/" | "doi:" | "doi: " | "any";
   /** What stands before an address. */
   url: readonly string[];
+  /** Whether pages of the web name the day on which they were read, and the word before it; none where it may be any. */
+  visited: { when: "always" | "undated" | "never"; lead: string | null };
   /** Whether an entry ends with a stop: always, never behind a DOI or address, or never behind an address alone. */
   finalStop: "always" | "not-after-address" | "not-after-url";
 }

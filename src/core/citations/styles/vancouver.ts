@@ -47,5 +47,6 @@ export const vancouver: CitationStyle = {
   place: true,
   doi: "any",
   url: ["Available from: "],
+  visited: { when: "always", lead: "cited" },
   finalStop: "not-after-address",
 };

@@ -95,10 +95,27 @@ export function misplacedEntries(cited: CitedDocument): Misplaced[] {
     const kept = longestRun(own, order);
     return own
       .filter((at) => !kept.has(at))
+      .sort(order)
       .map((at) => {
         const before = own.find((other) => kept.has(other) && order(at, other) < 0) ?? null;
         return { reference: at, before, reason: reasonOf(cited, at, before, keys) };
       });
+  });
+}
+
+/** The entries of each list in their right order, and which of them must move for it. */
+export function sortedEntries(cited: CitedDocument): { order: number[]; moved: number[] }[] {
+  const misplaced = misplacedEntries(cited);
+  return cited.lists.map((_, list) => {
+    const moved = misplaced.filter(({ reference }) => cited.references[reference]?.list === list);
+    const gone = new Set(moved.map(({ reference }) => reference));
+    const order = cited.references.flatMap((one, at) =>
+      one.list === list && !gone.has(at) ? [at] : [],
+    );
+    for (const { reference, before } of moved) {
+      order.splice(before === null ? order.length : order.indexOf(before), 0, reference);
+    }
+    return { order, moved: moved.map(({ reference }) => reference) };
   });
 }
 

@@ -1,5 +1,6 @@
 import { bracketOrder, citedComma, citedJoining, citedNames, pinpointForm } from "./form.ts";
 import { duplicateEntry, listOrder } from "./list.ts";
+import { ibidem, noteOrder } from "./notes.ts";
 import { numberOrder, numberRange } from "./numbers.ts";
 import type { TextRule } from "./rule.ts";
 import { citationOrYear, nearName, nearYear, neverCited, noEntry, yearLetter } from "./ties.ts";
@@ -19,6 +20,8 @@ export const TEXT_RULES: Readonly<Record<string, TextRule>> = {
   "bracket-order": bracketOrder,
   "number-order": numberOrder,
   "number-range": numberRange,
+  "note-order": noteOrder,
+  ibidem,
   "list-order": listOrder,
   "duplicate-entry": duplicateEntry,
 };

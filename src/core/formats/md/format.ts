@@ -2,7 +2,9 @@ import { applyEdits, trimEdit, whyHalf } from "../../manuscript/edits.ts";
 import { blockIndexAt } from "../../manuscript/layout.ts";
 import { type Edit, LINE_SEPARATOR, type Range } from "../../manuscript/model.ts";
 import { type ReadFile, titleOf } from "../assemble.ts";
+import type { BlockOrder } from "../block-order.ts";
 import { guessKind } from "../guess-kind.ts";
+import { orderedLines } from "../ordered-lines.ts";
 import { noText } from "../problem.ts";
 import { keepWraps } from "../source-map.ts";
 import { decodeText, encodeText } from "../text-source.ts";
@@ -46,6 +48,13 @@ export function writeMd(
       ...refused.map((edit) => ({ edit, reason: REFUSED })),
     ],
   };
+}
+
+/** A Markdown file with the lines of some blocks in another order. */
+export function orderMd(bytes: Uint8Array, orders: readonly BlockOrder[]): Uint8Array {
+  const source = decodeText(bytes);
+  const { blocks, map, starts } = layOutMarkdown(source.text);
+  return orderedLines(source, orders, { blocks, map, starts });
 }
 
 const REFUSED = "In Markdown this change would alter the text around it.";

@@ -2,7 +2,9 @@ import { trimEdit, whyHalf } from "../../manuscript/edits.ts";
 import { blockIndexAt } from "../../manuscript/layout.ts";
 import { type Edit, LINE_SEPARATOR, type Range } from "../../manuscript/model.ts";
 import { type ReadFile, titleFromName } from "../assemble.ts";
+import type { BlockOrder } from "../block-order.ts";
 import { guessKind } from "../guess-kind.ts";
+import { orderedLines } from "../ordered-lines.ts";
 import { noText } from "../problem.ts";
 import { keepWraps } from "../source-map.ts";
 import { canEncode, decodeText, encodeText, type TextSource } from "../text-source.ts";
@@ -42,6 +44,13 @@ export function writeTxt(
     else for (const cut of planned) cuts.push(cut);
   }
   return { bytes: encodeText(source, cuts), refused };
+}
+
+/** A .txt file with the lines of some blocks in another order. */
+export function orderTxt(bytes: Uint8Array, orders: readonly BlockOrder[]): Uint8Array {
+  const source = decodeText(bytes);
+  const { blocks, map, starts } = layOutText(source.text);
+  return orderedLines(source, orders, { blocks, map, starts });
 }
 
 /** Edits of the source for one edit of the text, or why there are none. `free` holds no other edit. */

@@ -79,6 +79,12 @@ export interface BoardDeciding {
   reword(range: Range, text: string): void;
   /** Makes one of them. */
   correct(place: PlacedMark, choice: PlacedChoice): void;
+  /** Makes one at each of several places, as one decision; how many were made. */
+  correctEach(chosen: readonly { place: PlacedMark; choice: PlacedChoice }[]): Promise<number>;
+  /** Puts a citation in the sentence where the reader left the text. */
+  cite(citation: string): void;
+  /** Has the lists of references leave the document in their right order, or as they stand. */
+  sortLists(isSorted: boolean, misplaced: readonly PlacedMark[]): void;
   /** The places behind a count. */
   places(query: PlaceQuery): Promise<readonly CountPlace[]>;
   /** The places of a group of forms beside one form; null while they can't be told. */

@@ -275,6 +275,27 @@ export const entryEnd: Card = {
   ],
 };
 
+export const accessDate: Card = {
+  id: "citations/access-date",
+  pass: "citations",
+  weight: "settle",
+  code: "cit",
+  title: "When an address was visited",
+  why: "A page may be another tomorrow. Some manuals want the day on which it was read, each in its own words.",
+  source: "the published style files of the manuals",
+  examples: [
+    {
+      wrong:
+        "Mud swallows the lead (Orrin and Vale, 2004). The gauge is read twice (Harbour Board, 2019).\n\n## References\n\nHarbour Board (2019) *Tide gauges on the inner mole*. Available at: https://harbour.example/gauges.\n\nOrrin, I. and Vale, T. (2004) ‘Sounding lead and echo sounder on a soft bottom’, *Estuary Letters*, 11(2), pp. 40–52.",
+      marked: "https://harbour.example/gauges",
+    },
+    {
+      leave:
+        "Mud swallows the lead (Orrin and Vale, 2004). The gauge is read twice (Harbour Board, 2019).\n\n## References\n\nHarbour Board (2019) *Tide gauges on the inner mole*. Available at: https://harbour.example/gauges (Accessed: 12 March 2031).\n\nOrrin, I. and Vale, T. (2004) ‘Sounding lead and echo sounder on a soft bottom’, *Estuary Letters*, 11(2), pp. 40–52.",
+    },
+  ],
+};
+
 export const missingField: Card = {
   id: "citations/missing-field",
   pass: "citations",

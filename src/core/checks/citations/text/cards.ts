@@ -277,6 +277,49 @@ export const numberRange: Card = {
   ],
 };
 
+export const noteOrder: Card = {
+  id: "citations/note-order",
+  pass: "citations",
+  weight: "settle",
+  code: "cit",
+  title: "Notes in full and in short",
+  why: "A reader meets a work in full first; from then on its author, a short title and the page are enough.",
+  source:
+    "the notes style of the seventeenth edition of the manual (2017), 14.19 and 14.29 to 14.30, from memory",
+  examples: [
+    {
+      wrong:
+        "The mole casts a shadow.[^1] Mud swallows the lead.[^2] The mole was longer.[^3]\n\n[^1]: Lock, *Moles*, 12.\n\n[^2]: Ines Orrin and Tobias Vale, “Sounding Lead on a Soft Bottom,” *Estuary Letters* 11, no. 2 (2004): 145.\n\n[^3]: Mirren Lock, *Moles and Their Shadows* (Leetmoor: Gannet Press, 1989), 14.\n\n## Bibliography\n\nLock, Mirren. *Moles and Their Shadows*. Leetmoor: Gannet Press, 1989.\n\nOrrin, Ines, and Tobias Vale. “Sounding Lead on a Soft Bottom.” *Estuary Letters* 11, no. 2 (2004): 140–52.",
+      marked: "Lock, Moles, 12.",
+    },
+    {
+      leave:
+        "The mole casts a shadow.[^1] Mud swallows the lead.[^2] The mole was longer.[^3]\n\n[^1]: Mirren Lock, *Moles and Their Shadows* (Leetmoor: Gannet Press, 1989), 12.\n\n[^2]: Ines Orrin and Tobias Vale, “Sounding Lead on a Soft Bottom,” *Estuary Letters* 11, no. 2 (2004): 145.\n\n[^3]: Lock, *Moles*, 14.\n\n## Bibliography\n\nLock, Mirren. *Moles and Their Shadows*. Leetmoor: Gannet Press, 1989.\n\nOrrin, Ines, and Tobias Vale. “Sounding Lead on a Soft Bottom.” *Estuary Letters* 11, no. 2 (2004): 140–52.",
+    },
+  ],
+};
+
+export const ibidem: Card = {
+  id: "citations/ibidem",
+  pass: "citations",
+  weight: "fix",
+  code: "cit",
+  title: "What “ibid.” means",
+  why: "“Ibid.” means the one work of the note before it. Where that cites none or several, a reader can’t tell which.",
+  source: "the notes style of the seventeenth edition of the manual (2017), 14.34, from memory",
+  examples: [
+    {
+      wrong:
+        "Both are known.[^1] The mole is longer.[^2] It casts a shadow.[^3]\n\n[^1]: Mirren Lock, *Moles and Their Shadows* (Leetmoor: Gannet Press, 1989), 12; Ines Orrin and Tobias Vale, “Sounding Lead on a Soft Bottom,” *Estuary Letters* 11, no. 2 (2004): 145.\n\n[^2]: Ibid., 14.\n\n[^3]: Petra Weller, “Sand on the Turn of the Tide,” *Estuary Letters* 23, no. 1 (2016): 12.\n\n## Bibliography\n\nLock, Mirren. *Moles and Their Shadows*. Leetmoor: Gannet Press, 1989.\n\nOrrin, Ines, and Tobias Vale. “Sounding Lead on a Soft Bottom.” *Estuary Letters* 11, no. 2 (2004): 140–52.\n\nWeller, Petra. “Sand on the Turn of the Tide.” *Estuary Letters* 23, no. 1 (2016): 9–21.",
+      marked: "Ibid., 14.",
+    },
+    {
+      leave:
+        "Mud swallows the lead.[^1] So it was told.[^2] The mole is longer.[^3]\n\n[^1]: Ines Orrin and Tobias Vale, “Sounding Lead on a Soft Bottom,” *Estuary Letters* 11, no. 2 (2004): 145.\n\n[^2]: Ibid., 146.\n\n[^3]: Petra Weller, “Sand on the Turn of the Tide,” *Estuary Letters* 23, no. 1 (2016): 12.\n\n## Bibliography\n\nOrrin, Ines, and Tobias Vale. “Sounding Lead on a Soft Bottom.” *Estuary Letters* 11, no. 2 (2004): 140–52.\n\nWeller, Petra. “Sand on the Turn of the Tide.” *Estuary Letters* 23, no. 1 (2016): 9–21.",
+    },
+  ],
+};
+
 export const listOrder: Card = {
   id: "citations/list-order",
   pass: "citations",

@@ -7,6 +7,7 @@ import type { BoardProps } from "../board.ts";
 import { SectionChoice } from "../SectionChoice.tsx";
 import { useGathered } from "../settling/use-gathered.ts";
 import { useBoardKeys } from "../use-board-keys.ts";
+import { AllAtOnce } from "./AllAtOnce.tsx";
 import { EntryRow } from "./EntryRow.tsx";
 import { LookUp } from "./LookUp.tsx";
 import {
@@ -27,6 +28,7 @@ import { useOutside } from "./use-outside.ts";
 /** What the board shows, and what each view is called. */
 const CITATION_VIEWS = {
   list: "The list",
+  batch: "All at once",
   index: "Look-up",
   notices: "Notices",
   forms: "Other forms",
@@ -164,8 +166,11 @@ export function CitationsBoard(props: BoardProps) {
           onSee={(place) => deciding.goToRange(place, "citations")}
         />
       ) : null}
+      {table && view === "batch" ? (
+        <AllAtOnce table={table} reports={reports} deciding={deciding} />
+      ) : null}
       {table && view === "forms" ? (
-        <OtherForms table={table} text={text} say={deciding.say} />
+        <OtherForms table={table} text={text} deciding={deciding} reading={reports.reading} />
       ) : null}
       {table === null ? <p className="grow px-8 py-8 text-soft">Reading the list…</p> : null}
       {table && view === "list" && rows.length === 0 ? (

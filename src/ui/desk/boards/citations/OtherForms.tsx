@@ -1,7 +1,8 @@
 import { useMemo, useState } from "react";
 import { indexedWorkSchema } from "../../../../core/citations/outside/asking.ts";
+import { putInList } from "../../../../core/citations/put-in-list.ts";
 import { readEntry } from "../../../../core/citations/read-entry.ts";
-import type { StyleId } from "../../../../core/citations/styles/style.ts";
+import type { CitationStyle, StyleId } from "../../../../core/citations/styles/style.ts";
 import { STYLES, styleOf } from "../../../../core/citations/styles/styles.ts";
 import { type Work, workOf } from "../../../../core/citations/work.ts";
 import {
@@ -11,16 +12,21 @@ import {
 } from "../../../../core/citations/write-reference.ts";
 import type { CitationTable } from "../../../../core/gathered/citations.ts";
 import { saveText } from "../../../parts/save-file.ts";
+import type { BoardDeciding } from "../board.ts";
+import { TypedWork } from "./TypedWork.tsx";
 import { WrittenText } from "./WrittenText.tsx";
 
 interface OtherFormsProps {
   table: CitationTable;
   text: string;
-  say: (notice: string) => void;
+  deciding: BoardDeciding;
+  /** Another tab does the writing. */
+  reading: boolean;
 }
 
 /** The list in another style or as a file, and references made from elsewhere. */
-export function OtherForms({ table, text, say }: OtherFormsProps) {
+export function OtherForms({ table, text, deciding, reading }: OtherFormsProps) {
+  const { say } = deciding;
   const [id, setId] = useState<StyleId>(table.style);
   const style = styleOf(id);
   const works = useMemo(() => worksOf(table, text), [table, text]);
@@ -31,6 +37,13 @@ export function OtherForms({ table, text, say }: OtherFormsProps) {
   const copy = (all: readonly WrittenReference[]) => {
     void navigator.clipboard.writeText(all.map((one) => one.text).join("\n"));
     say(all.length === 1 ? "The reference is copied." : "The list is copied.");
+  };
+  const put = ({ text: reference }: WrittenReference) => {
+    const list = table.entries.filter((entry) => entry.list === 0);
+    const found = putInList(reference, text, list, style);
+    if (!found) return;
+    deciding.putIn(found.edit, found.beside);
+    say("The reference stands in the list, as a line beside its neighbour. U takes it back.");
   };
   return (
     <div className="min-h-0 grow overflow-auto px-8 py-4" data-testid="other-forms">
@@ -48,7 +61,18 @@ export function OtherForms({ table, text, say }: OtherFormsProps) {
           ))}
         </select>
       </label>
-      <FromElsewhere style={id} onCopy={(one) => copy([one])} say={say} />
+      <FromElsewhere
+        style={id}
+        acts={{
+          copy: (one) => copy([one]),
+          copyCitation: (cited) => {
+            void navigator.clipboard.writeText(cited);
+            say("The citation is copied.");
+          },
+          putInList: reading || table.entries.length === 0 ? null : put,
+          cite: reading ? null : deciding.cite,
+        }}
+      />
       <h3 className="mt-6 flex flex-wrap items-baseline gap-4 border-b border-rule pb-1.5 font-semibold">
         The whole list
         <button type="button" className="button-text font-normal" onClick={() => copy(written)}>
@@ -112,18 +136,26 @@ function Files({ works }: { works: readonly Work[] }) {
   );
 }
 
-interface FromElsewhereProps {
-  style: StyleId;
-  onCopy: (written: WrittenReference) => void;
-  say: (notice: string) => void;
+/** What can be done with a reference that was made. */
+interface MadeActs {
+  copy(written: WrittenReference): void;
+  copyCitation(cited: string): void;
+  /** Null where there is no list to put it in, or another tab writes. */
+  putInList: ((written: WrittenReference) => void) | null;
+  cite: ((cited: string) => void) | null;
 }
 
-/** References from a DOI, or from what a reference manager wrote. */
-function FromElsewhere({ style: id, onCopy, say }: FromElsewhereProps) {
+interface FromElsewhereProps {
+  style: StyleId;
+  acts: MadeActs;
+}
+
+/** References typed in, from a DOI, or from what a reference manager wrote. */
+function FromElsewhere({ style: id, acts }: FromElsewhereProps) {
   const [source, setSource] = useState("");
   const [works, setWorks] = useState<readonly Work[]>([]);
   const [problem, setProblem] = useState("");
-  const style = styleOf(id);
+  const [typing, setTyping] = useState(false);
   const make = async () => {
     setProblem("");
     try {
@@ -161,44 +193,70 @@ function FromElsewhere({ style: id, onCopy, say }: FromElsewhereProps) {
             onChange={({ target }) => void target.files?.[0]?.text().then(setSource)}
           />
         </label>
+        <button type="button" className="button-text" onClick={() => setTyping(!typing)}>
+          {typing ? "Close the form" : "Type it into a form…"}
+        </button>
         <span>Of a DOI nothing but itself is sent to the index.</span>
       </p>
+      {typing ? <TypedWork onMade={(work) => setWorks([work])} /> : null}
       {problem ? (
         <p role="alert" className="mt-2">
           {problem}
         </p>
       ) : null}
       <ol className="mt-2">
-        {works.map((work, at) => {
-          const written = writeReference(work, style, at + 1);
-          const cited = writeCitation(work, style, at + 1);
-          return (
-            <li key={written.text} className="border-b border-hair py-2" data-testid="made">
-              <WrittenText written={written} />
-              <Lacking written={written} />
-              <p className="flex gap-4 text-[13px] text-soft">
-                <span>
-                  in the text: <span className="font-book text-base text-ink">{cited}</span>
-                </span>
-                <button type="button" className="button-text" onClick={() => onCopy(written)}>
-                  Copy the reference
-                </button>
-                <button
-                  type="button"
-                  className="button-text"
-                  onClick={() => {
-                    void navigator.clipboard.writeText(cited);
-                    say("The citation is copied.");
-                  }}
-                >
-                  Copy the citation
-                </button>
-              </p>
-            </li>
-          );
-        })}
+        {works.map((work, at) => (
+          <Made
+            key={JSON.stringify(work)}
+            work={work}
+            style={styleOf(id)}
+            number={at + 1}
+            acts={acts}
+          />
+        ))}
       </ol>
     </section>
+  );
+}
+
+interface MadeProps {
+  work: Work;
+  style: CitationStyle;
+  number: number;
+  acts: MadeActs;
+}
+
+/** A reference that was made, its citation, and where they can go. */
+function Made({ work, style, number, acts }: MadeProps) {
+  const written = writeReference(work, style, number);
+  const cited = writeCitation(work, style, number);
+  const { putInList: put, cite } = acts;
+  return (
+    <li className="border-b border-hair py-2" data-testid="made">
+      <WrittenText written={written} />
+      <Lacking written={written} />
+      <p className="flex flex-wrap gap-4 text-[13px] text-soft">
+        <span>
+          in the text: <span className="font-book text-base text-ink">{cited}</span>
+        </span>
+        <button type="button" className="button-text" onClick={() => acts.copy(written)}>
+          Copy the reference
+        </button>
+        <button type="button" className="button-text" onClick={() => acts.copyCitation(cited)}>
+          Copy the citation
+        </button>
+        {put ? (
+          <button type="button" className="button-text" onClick={() => put(written)}>
+            Put the reference in the list
+          </button>
+        ) : null}
+        {cite ? (
+          <button type="button" className="button-text" onClick={() => cite(cited)}>
+            Put the citation where you left the text
+          </button>
+        ) : null}
+      </p>
+    </li>
   );
 }
 
