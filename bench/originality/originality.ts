@@ -9,6 +9,7 @@ import { comparedWords } from "../../src/core/originality/words.ts";
 import { seeded } from "../../test/support/random.ts";
 import { benchOriginalityPace } from "./pace.ts";
 import { KINDS_PLANTED, LISTED_SOURCE, plantedDocuments } from "./planting.ts";
+import { benchRetellings } from "./retellings.ts";
 import { benchVoice } from "./voice.ts";
 
 const textOf = ({ blocks }: BrownText) => blocks.map(({ text }) => text).join("\n\n");
@@ -39,6 +40,8 @@ export async function benchOriginality(): Promise<void> {
     const words = comparedWords(text).hashes;
     collection.add([{ id, prints: printsOf(words), words }]);
   }
+  benchRetellings(originals, hosts.map(textOf));
+  if (process.env["ONLY"] === "retellings") return;
   const documents = await plantedDocuments(hosts, sources, seeded(20));
   const found = new Map<string, number>();
   const asked = new Map<string, number>();

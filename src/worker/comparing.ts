@@ -86,13 +86,15 @@ export class Comparing {
     const comparison = new Comparison(this.sources, await this.stockPhrases());
     const look = comparison.look(engine.overlapping.comparedBlocks());
     let since = performance.now();
-    for (let step = look.next(); !step.done; step = look.next()) {
+    let step = look.next();
+    for (; !step.done; step = look.next()) {
       if (performance.now() - since < TURN_MS) continue;
       tell({ step: "laying", ...step.value });
       await this.otherMessages();
       if (!isWanted()) return null;
       since = performance.now();
     }
+    if (asks && sent.failure === null) await this.readLeanedOn(comparison, step.value, sent);
     if (!isWanted()) return null;
     this.comparison = comparison;
     return { report: engine.compare({ comparison, names: this.sources }), sent };
@@ -179,6 +181,24 @@ export class Comparing {
     } catch (error) {
       this.sources.forgetShipped();
       sent.failure = error instanceof Error ? error.message : String(error);
+    }
+  }
+
+  /** Reads the sources whole that a document leans on; without an answer nothing is looked for in them. */
+  private async readLeanedOn(
+    comparison: Comparison,
+    { passages }: Compared,
+    sent: Sent,
+  ): Promise<void> {
+    const leaning = passages.map(({ source, words: [from, to] }) => ({ source, words: to - from }));
+    const stretches = this.sources.leanedOn(leaning);
+    if (stretches.length === 0) return;
+    try {
+      sent.bytes += JSON.stringify({ stretches }).length;
+      this.sources.receiveWhole(await this.shipped.passages(stretches));
+      comparison.forgetRetold();
+    } catch {
+      // The passages that were found are all there.
     }
   }
 

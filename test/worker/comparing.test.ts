@@ -58,7 +58,7 @@ const overlapMarks = (update: { marks: Map<number, readonly { pass: string }[]> 
 
 describe("comparing a document", () => {
   test("finds the demo's sources in the collection, quotation and list kept out", async () => {
-    const { proofreader } = await opened(watched().shipped);
+    const { proofreader, text: chapter } = await opened(watched().shipped);
     const found = await proofreader.compareWithSources([], true, nothing);
     assert.equal(found?.sent.failure, null);
     const table = (await proofreader.gathered("overlaps", []))?.table;
@@ -70,6 +70,12 @@ describe("comparing a document", () => {
     for (const kind of ["identical", "near", "quoted", "reference"] as const)
       assert.ok(kinds.has(kind), kind);
     assert.ok(overlapMarks(found?.update).length >= 4);
+    const text = (passage: { from: number; to: number }) => chapter.slice(passage.from, passage.to);
+    const retold = table?.passages.filter(({ tier }) => tier === "possible") ?? [];
+    assert.ok(
+      retold.some((one) => text(one).includes("no fixed interval")),
+      "what is told again is found in a source that the chapter leans on",
+    );
   });
 
   test("sends no word and no whole fingerprint", async () => {

@@ -1,7 +1,7 @@
 import type { CitedDocument } from "../citations/cited-text.ts";
 import type { CitedFinding } from "../citations/text-rules/rule.ts";
 import { blockIndexAt } from "../manuscript/layout.ts";
-import type { Block, Span } from "../manuscript/model.ts";
+import type { Block, Range, Span } from "../manuscript/model.ts";
 import { isCounted, type OverlapChoices, overlapChoices } from "../originality/choices.ts";
 import type { Compared, Comparison } from "../originality/comparison.ts";
 import { findingsOf, type KnownNames } from "../originality/findings.ts";
@@ -78,10 +78,17 @@ export class Overlapping {
 
   /** The blocks as they are compared. */
   comparedBlocks(): ComparedBlock[] {
-    return comparedLayout(
+    const blocks = comparedLayout(
       { blocks: this.blocks, spans: this.spans },
       (_, index) => this.texts[index] ?? "",
     );
+    const cites = new Map<number, Range[]>();
+    for (const { block, citation } of this.cited().citations) {
+      const own = cites.get(block);
+      if (own) own.push(citation);
+      else cites.set(block, [citation]);
+    }
+    return blocks.map((one, index) => ({ ...one, cites: cites.get(index) ?? [] }));
   }
 
   /** The passages of a tier that count and are not decided otherwise, block by block. */

@@ -9,6 +9,7 @@ import { Collection, printsOf, type SourcePrints } from "./collection.ts";
 import type { KnownNames } from "./findings.ts";
 import type { Sources } from "./overlaps.ts";
 import type { KnownSources } from "./passages.ts";
+import { RetoldSources } from "./retellings.ts";
 import { MOST_PLACES, type Posting } from "./source-index.ts";
 import { type ComparedWords, comparedWords } from "./words.ts";
 
@@ -47,6 +48,11 @@ export function shippedId(number: number): string {
   return `${SHIPPED}${number}`;
 }
 
+/** Sources of the collection that ships are read whole, where a text leans on them so much and they are no longer. */
+const LEANED_ON = 40;
+const LONGEST_WHOLE = 30_000;
+const MOST_WHOLE = 5;
+
 /** A stretch of a source that is at hand. */
 interface Piece {
   from: number;
@@ -59,6 +65,8 @@ export class ComparedSources implements Sources, KnownSources, KnownNames {
   private readonly collection = new Collection();
   private readonly own = new Map<string, OwnSource>();
   private readonly read = new Map<string, ComparedWords>();
+  /** The person's own sources by their stems; closed ones, whose texts are not kept, are none of them. */
+  readonly retold = new RetoldSources();
   private places: { words: PlacesByHash; frame: PlacesByHash } | null = null;
   private readonly shipped = new Map<string, ToldSource>();
   private readonly fetched = new Map<string, { hashes: Uint32Array; pieces: Piece[] }>();
@@ -71,12 +79,14 @@ export class ComparedSources implements Sources, KnownSources, KnownNames {
       this.collection.remove(id);
       this.own.delete(id);
       this.read.delete(id);
+      this.retold.remove(id);
     }
     const added = sources.filter(({ id }) => !this.own.has(id));
     this.collection.add(
       added.map(({ id, hashes }) => ({ id, prints: printsOf(hashes), words: hashes })),
     );
     for (const source of sources) this.own.set(source.id, source);
+    for (const { id, text } of added) if (text !== null) this.retold.add(id, text);
   }
 
   find(hash: number): readonly Posting[] {
@@ -155,6 +165,7 @@ export class ComparedSources implements Sources, KnownSources, KnownNames {
 
   /** Forgets what was fetched. */
   forgetShipped(): void {
+    for (const source of this.shipped.keys()) this.retold.remove(source);
     this.places = null;
     this.shipped.clear();
     this.fetched.clear();
@@ -180,6 +191,37 @@ export class ComparedSources implements Sources, KnownSources, KnownNames {
       }
     }
     return [...bySource].flatMap(([source, words]) => stretchesAround(source, words));
+  }
+
+  /**
+   * The open sources of the collection that ships that a text leans on, as stretches of all their words: what is
+   * told again in other words is found in these too. Asking for them tells nothing new of the text.
+   */
+  leanedOn(passages: readonly { source: string; words: number }[]): Stretch[] {
+    const words = new Map<string, number>();
+    for (const { source, words: own } of passages)
+      words.set(source, (words.get(source) ?? 0) + own);
+    return [...words]
+      .filter(([, own]) => own >= LEANED_ON)
+      .sort(([, one], [, other]) => other - one)
+      .flatMap(([source]) => this.shipped.get(source) ?? [])
+      .filter((told) => !told.closed && told.words <= LONGEST_WHOLE)
+      .slice(0, MOST_WHOLE)
+      .flatMap(({ number, words: all }) => {
+        const stretches: Stretch[] = [];
+        for (let from = 0; from < all; from += MOST_WORDS_ASKED)
+          stretches.push([number, from, Math.min(all, from + MOST_WORDS_ASKED)]);
+        return stretches;
+      });
+  }
+
+  /** Takes in whole sources, whose stems are looked at from now on. */
+  receiveWhole(answer: AnsweredPassages): void {
+    this.receive(answer);
+    const texts = new Map<number, string[]>();
+    for (const { source, text } of answer.passages)
+      if (text !== null) texts.set(source, [...(texts.get(source) ?? []), text]);
+    for (const [number, parts] of texts) this.retold.add(shippedId(number), parts.join(" "));
   }
 
   /** Takes in what stands in stretches of the collection that ships. */

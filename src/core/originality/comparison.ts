@@ -8,6 +8,7 @@ import {
 } from "./overlaps.ts";
 import { type KnownSources, type Passage, passagesOf } from "./passages.ts";
 import { type ComparedBlock, type RegionCache, regionsOf, type StockPhrases } from "./regions.ts";
+import { freshOnes, type RetoldSources, stemmedText } from "./retellings.ts";
 import { type ComparedWords, comparedWords } from "./words.ts";
 
 /** What a document shares with sources, as its text stands. */
@@ -34,9 +35,11 @@ export class Comparison {
   private readonly regions: RegionCache = new Map();
   private words: ComparedWords = joinedWords([], []);
   private overlaps: readonly Overlap[] | null = null;
+  /** What was told again in a block, by its content; ranges from its first word on. */
+  private readonly retold = new Map<string, readonly Overlap[]>();
 
   constructor(
-    private readonly sources: Sources & KnownSources,
+    private readonly sources: Sources & KnownSources & { retold?: RetoldSources },
     private readonly stock: StockPhrases,
   ) {}
 
@@ -60,6 +63,11 @@ export class Comparison {
     }
   }
 
+  /** Has what is told again looked for anew: other sources are at hand. */
+  forgetRetold(): void {
+    this.retold.clear();
+  }
+
   /** Where a word stands in the document's text. */
   placeOf(word: number): { from: number; to: number } {
     return { from: this.words.from[word] ?? 0, to: this.words.to[word] ?? 0 };
@@ -67,10 +75,28 @@ export class Comparison {
 
   private compared(blocks: readonly ComparedBlock[]): Compared {
     const words = this.words.hashes.length;
-    const claims = claimsOf(this.overlaps ?? [], words);
+    const overlaps = this.overlaps ?? [];
+    const claims = claimsOf([...overlaps, ...freshOnes(this.retoldIn(blocks), overlaps)], words);
     if (this.regions.size > blocks.length + SPARE) this.regions.clear();
     const regions = regionsOf(blocks, this.stock, this.regions);
     return { words, passages: passagesOf(claims, this.words, regions, this.sources) };
+  }
+
+  /** Passages that may be told again from a source, block by block. */
+  private retoldIn(blocks: readonly ComparedBlock[]): Overlap[] {
+    const { retold } = this.sources;
+    if (!retold) return [];
+    if (this.retold.size > blocks.length * 2 + SPARE) this.retold.clear();
+    const found: Overlap[] = [];
+    let start = 0;
+    for (const { text } of blocks) {
+      const words = this.read.get(text) ?? comparedWords(text);
+      const known = this.retold.get(text) ?? retold.find(stemmedText(text, words));
+      this.retold.set(text, known);
+      for (const overlap of known) found.push(moved(overlap, start));
+      start += words.hashes.length;
+    }
+    return found;
   }
 
   /** Searches around what is otherwise; the rest is as it was, further on or back. */

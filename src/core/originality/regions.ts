@@ -1,6 +1,6 @@
 import { findLists } from "../citations/find-lists.ts";
 import { groupedByBlock, relative } from "../manuscript/by-block.ts";
-import type { Block, Manuscript, Span } from "../manuscript/model.ts";
+import type { Block, Manuscript, Range, Span } from "../manuscript/model.ts";
 import { comparedWords } from "./words.ts";
 
 /** What a stretch of text is, where that bears on what it shares with sources. */
@@ -18,6 +18,8 @@ export interface ComparedBlock extends Pick<Block, "kind" | "level" | "story" | 
   text: string;
   /** Offsets in the block's text. */
   spans: readonly Pick<Span, "kind" | "from" | "to">[];
+  /** The citations that were read in it, whatever their shape; offsets in the block's text. */
+  cites?: readonly Range[];
 }
 
 /** The blocks of a document as they are compared. */
@@ -93,7 +95,8 @@ function withinBlock(
   known: RegionCache,
 ): readonly Region[] {
   const anchors = block.spans.filter(({ kind }) => ANCHORS.has(kind)).map(({ from }) => from);
-  const key = `${block.kind}|${anchors.join()}|${block.text}`;
+  const cites = (block.cites ?? []).map(({ from }) => from);
+  const key = `${block.kind}|${anchors.join()}|${cites.join()}|${block.text}`;
   const found = known.get(key);
   if (found) return found;
   const quotations = block.kind === "quote" ? [] : quotationsIn(block);
@@ -116,6 +119,7 @@ function isCitedQuote(blocks: readonly ComparedBlock[], index: number): boolean 
   const after = blocks[index + 1]?.text ?? "";
   return (
     CITATION.test(block.text.slice(-200)) ||
+    (block.cites ?? []).length > 0 ||
     hasAnchor(block, 0, block.text.length) ||
     CITATION.test(before) ||
     (/^\s*[—–(-]/u.test(after) && after.length < 200)
@@ -124,29 +128,33 @@ function isCitedQuote(blocks: readonly ComparedBlock[], index: number): boolean 
 
 /** The quotations within a block, each with whether a citation stands by it. */
 function quotationsIn(block: ComparedBlock): Region[] {
-  const { text } = block;
+  const { text, cites = [] } = block;
   return quotedRanges(text)
     .filter(({ from, to }) => countWords(text.slice(from, to)) >= LEAST_QUOTED)
     .map(({ from, to }) => {
       const isCited =
-        isCitedBehind(text, to) || isCitedBefore(text, from) || hasAnchor(block, from, to + 60);
+        isCitedBehind(text, to, cites) ||
+        isCitedBefore(text, from, cites) ||
+        hasAnchor(block, from, to + 60);
       return { kind: isCited ? "quoted" : "quoted-uncited", from, to };
     });
 }
 
-function isCitedBehind(text: string, at: number): boolean {
+function isCitedBehind(text: string, at: number, cites: readonly Range[]): boolean {
   const rest = text.slice(at, at + BEHIND);
-  const found = CITATION.exec(rest);
-  if (!found) return false;
-  const between = rest.slice(0, found.index);
+  const read = cites.find(({ from }) => from >= at && from < at + BEHIND);
+  const index = Math.min(CITATION.exec(rest)?.index ?? BEHIND, read ? read.from - at : BEHIND);
+  if (index >= BEHIND) return false;
+  const between = rest.slice(0, index);
   // One sentence may end between the two, as where the stop stands within the quotation marks.
   return (between.match(/[.!?…]["”’]?\s+\p{Lu}/gu) ?? []).length === 0;
 }
 
-function isCitedBefore(text: string, at: number): boolean {
+function isCitedBefore(text: string, at: number, cites: readonly Range[]): boolean {
   const before = text.slice(Math.max(0, at - BEFORE), at);
   const sentence = before.slice(Math.max(0, before.search(/[.!?]["”’)]?\s+\p{Lu}[^.!?]*$/u)));
-  return CITATION.test(sentence);
+  const start = at - sentence.length;
+  return CITATION.test(sentence) || cites.some(({ from, to }) => from >= start && to <= at);
 }
 
 function countWords(text: string): number {

@@ -1,10 +1,12 @@
 import { Collection, printsOf } from "./collection.ts";
 import type { Sources } from "./overlaps.ts";
+import { RetoldSources } from "./retellings.ts";
 import { type ComparedWords, comparedWords } from "./words.ts";
 
 /** Sources whose texts are all at hand: found by fingerprints, their words told when they are asked for. */
 export class TextSources implements Sources {
   private readonly told = new Map<string, ComparedWords>();
+  private stemmed: RetoldSources | null = null;
 
   constructor(
     private readonly texts: ReadonlyMap<string, string>,
@@ -30,6 +32,15 @@ export class TextSources implements Sources {
     const words = this.told.get(source) ?? comparedWords(text);
     this.told.set(source, words);
     return words;
+  }
+
+  /** The texts by their stems. */
+  get retold(): RetoldSources {
+    if (!this.stemmed) {
+      this.stemmed = new RetoldSources();
+      for (const [id, text] of this.texts) this.stemmed.add(id, text);
+    }
+    return this.stemmed;
   }
 
   isOwn(): boolean {
