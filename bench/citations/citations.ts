@@ -14,7 +14,10 @@ import { benchTies } from "./ties.ts";
 export function benchCitations(): void {
   const part = process.env["HALF"] === "tune" ? "tune" : "test";
   const show = process.env["SHOW"] ?? "";
-  if (process.env["ONLY"] === "pace") return benchPace();
+  if (process.env["ONLY"] === "pace") {
+    benchPace();
+    return;
+  }
   benchFields(part, show);
   benchGuesses(part);
   benchEntries(part, show);

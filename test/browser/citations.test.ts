@@ -263,6 +263,7 @@ describe("the citations pass", () => {
     await untilKept(page);
     assert.match(await textOf(page), /118–131\.\s*Weller, P\. \(2016\)/);
     await made.getByRole("button", { name: "Put the citation where you left the text" }).click();
+    await page.getByText("Put in: “").waitFor();
     await untilKept(page);
     assert.match(await textOf(page), /\(Teesedale, 2019\) \(Weller, 2016\)\./);
     assert.deepEqual(errors, []);
