@@ -28,6 +28,48 @@ const form = (of: string, after: string | null, edits = 0): Partial<Decision> =>
   edits: Array.from({ length: edits }, (_, at) => ({ from: at, to: at, insert: "x" })),
 });
 
+describe("a style sheet of a text with citations", () => {
+  const texts = (...drafts: Partial<Draft & Decision>[]) =>
+    sheetOf(ledger(...drafts), NO_HAND, (id) => id.toUpperCase()).map(
+      ({ group, text }) => `${group}: ${text}`,
+    );
+  const cited = (name: "citations", after: string | null): Partial<Decision> => ({
+    setting: { name, before: null, after },
+  });
+
+  test("has its style, and that the list is sorted", () => {
+    assert.deepEqual(texts(cited("citations", "apa-7"), form("citations:sorted", "yes")), [
+      "citations: References and citations: APA-7",
+      "citations: The list leaves in its right order",
+    ]);
+    assert.deepEqual(
+      texts(
+        cited("citations", "apa-7"),
+        cited("citations", null),
+        form("citations:sorted", "yes"),
+        form("citations:sorted", ""),
+      ),
+      [],
+    );
+  });
+
+  test("has nothing of ties, overlaps, and corrections of citations", () => {
+    const mark = (rule: string, at: number) => ({ rule, text: "1982", from: at, to: at + 4 });
+    const marks = [mark("citations/near-year", 0), mark("citations/near-year", 9)];
+    const edits = [{ from: 0, to: 4, insert: "1981" }];
+    assert.deepEqual(
+      texts(
+        form("citations:tie:orrin:2004", "weller"),
+        form("overlap:limit", "0.1"),
+        form("terms:a|b", "apart"),
+        { act: "correct", marks, edits },
+        { act: "stet", marks: [mark("citations/no-entry", 0)] },
+      ),
+      [],
+    );
+  });
+});
+
 describe("a style sheet", () => {
   const decisions = ledger(
     { act: "word", word: "siltation" },

@@ -100,8 +100,20 @@ function groupOf(of: string): SheetGroup {
   return GROUP_OF[check] ?? "numbers";
 }
 
-/** The entries of a sheet: what standing decisions chose, and what was written by hand. */
-export function sheetOf(decisions: readonly Decision[], hand: SheetByHand): SheetEntry[] {
+/** Choices of a document that are no matter of style: which terms differ, which work is meant, what counts as overlap. */
+const NO_STYLE = /^(?:terms:|citations:tie:|overlap:)/;
+/** Marks whose corrections say nothing of how words are written. */
+const NO_WORDS = /^(?:citations|originality)\//;
+
+/**
+ * The entries of a sheet: what standing decisions chose, and what was written by hand. `styleName` tells how a
+ * style of citations is called.
+ */
+export function sheetOf(
+  decisions: readonly Decision[],
+  hand: SheetByHand,
+  styleName: (id: string) => string = (id) => id,
+): SheetEntry[] {
   const standing = inForce(decisions);
   const entries = new Map<string, SheetEntry>();
   const put = (entry: SheetEntry) => {
@@ -109,7 +121,7 @@ export function sheetOf(decisions: readonly Decision[], hand: SheetByHand): Shee
   };
   for (const decision of decisions) {
     if (!standing.has(decision.seq)) continue;
-    for (const entry of entriesOf(decision)) {
+    for (const entry of entriesOf(decision, styleName)) {
       if (entry.isGone) entries.delete(entry.id);
       else put(entry);
     }
@@ -127,7 +139,10 @@ export function sheetOf(decisions: readonly Decision[], hand: SheetByHand): Shee
     });
 }
 
-function entriesOf(decision: Decision): (SheetEntry & { isGone?: boolean })[] {
+function entriesOf(
+  decision: Decision,
+  styleName: (id: string) => string,
+): (SheetEntry & { isGone?: boolean })[] {
   const { act, at, setting, word, scope, marks, edits, kept = [] } = decision;
   const found: (SheetEntry & { isGone?: boolean })[] = [];
   const plain = { note: "", places: 0, at, choice: null };
@@ -137,7 +152,16 @@ function entriesOf(decision: Decision): (SheetEntry & { isGone?: boolean })[] {
     const isGone = setting.after === null;
     found.push({ ...plain, id, group: "words", text: setting.of, isGone });
   }
-  if (setting?.name === "form" && setting.of && !setting.of.startsWith("terms:")) {
+  if (setting?.name === "citations") {
+    const text = `References and citations: ${styleName(String(setting.after))}`;
+    const isGone = typeof setting.after !== "string";
+    found.push({ ...plain, id: "citations", group: "citations", text, isGone });
+  }
+  if (setting?.name === "form" && setting.of === "citations:sorted") {
+    const text = "The list leaves in its right order";
+    const isGone = setting.after !== "yes";
+    found.push({ ...plain, id: "citations:sorted", group: "citations", text, isGone });
+  } else if (setting?.name === "form" && setting.of && !NO_STYLE.test(setting.of)) {
     const { of, after } = setting;
     const isGone = typeof after !== "string";
     const left = kept.length > 0 ? `${kept.length} left as they were` : "";
@@ -154,6 +178,7 @@ function entriesOf(decision: Decision): (SheetEntry & { isGone?: boolean })[] {
   }
   if (act === "stet" && scope === "everywhere") {
     for (const { text, rule } of marks.slice(0, 1)) {
+      if (NO_WORDS.test(rule)) continue;
       const group = rule.startsWith("consistency/") ? groupOf(`${rule}:`) : "words";
       found.push({ ...plain, id: `stet:${rule}:${text}`, group, text, note: "let stand" });
     }
@@ -161,7 +186,7 @@ function entriesOf(decision: Decision): (SheetEntry & { isGone?: boolean })[] {
   if (act === "correct" && scope === "everywhere" && !setting && marks.length > 1) {
     const [first] = marks;
     const insert = edits[0]?.insert ?? "";
-    if (first && insert !== "" && insert.length < 60) {
+    if (first && !NO_WORDS.test(first.rule) && insert !== "" && insert.length < 60) {
       const note = `not “${first.text}”`;
       const id = `correct:${first.text.toLowerCase()}`;
       found.push({ ...plain, id, group: "words", text: insert, note, places: edits.length });

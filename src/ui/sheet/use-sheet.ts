@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useState } from "react";
+import { STYLES } from "../../core/citations/styles/styles.ts";
 import { type SheetByHand, type SheetEntry, sheetOf } from "../../core/house/sheet.ts";
 import type { Decision } from "../../core/ledger/decision.ts";
 import { readDecisions } from "../../store/ledger.ts";
@@ -35,6 +36,10 @@ export function useSheet(id: string): Sheet {
     },
     [id],
   );
-  const entries = record ? sheetOf(decisions, record.sheet) : [];
+  const entries = record ? sheetOf(decisions, record.sheet, styleName) : [];
   return { record, isGone, entries, edit };
+}
+
+function styleName(id: string): string {
+  return STYLES.find((style) => style.id === id)?.name ?? id;
 }

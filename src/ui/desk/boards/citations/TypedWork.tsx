@@ -1,4 +1,4 @@
-import { type FormEvent, useState } from "react";
+import { useState } from "react";
 import { WORK_TYPES, type WorkType } from "../../../../core/citations/entry.ts";
 import { type TypedFields, workFromFields } from "../../../../core/citations/typed-work.ts";
 import type { Work } from "../../../../core/citations/work.ts";
@@ -29,7 +29,7 @@ export function TypedWork({ onMade }: { onMade: (work: Work) => void }) {
   const [type, setType] = useState<WorkType>("article");
   const [fields, setFields] = useState<TypedFields>({ authors: "", year: "", title: "" });
   const [problem, setProblem] = useState("");
-  const submit = (event: FormEvent) => {
+  const submit = (event: { preventDefault(): void }) => {
     event.preventDefault();
     const made = workFromFields(type, fields);
     setProblem("problem" in made ? made.problem : "");
