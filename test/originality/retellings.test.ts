@@ -1,6 +1,11 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
-import { freshOnes, RetoldSources, stemmedText } from "../../src/core/originality/retellings.ts";
+import {
+  freshOnes,
+  RetoldSources,
+  stemmedText,
+  withoutWords,
+} from "../../src/core/originality/retellings.ts";
 import { comparedWords } from "../../src/core/originality/words.ts";
 
 const SOURCE = [
@@ -65,6 +70,22 @@ describe("passages told again", () => {
     assert.equal(freshOnes([one], []).length, 1);
     assert.equal(freshOnes([one], [{ ...one, to: one.from + 5 }]).length, 1);
     assert.equal(freshOnes([one], [{ ...one, tier: "identical" }]).length, 0);
+  });
+});
+
+describe("a text in which words were found before", () => {
+  test("is judged by the others alone", () => {
+    const copied =
+      "In eleven wells that were watched for six years, those below a muddy stream needed clearing three times a year, and those on an open beach once in two years.";
+    const text = `${OTHER.split(". ")[0]}. ${copied} The boat leaked all the same.`;
+    const retold = new RetoldSources();
+    retold.add("a", SOURCE);
+    const stems = stemmedText(text, comparedWords(text));
+    assert.equal(retold.find(stems).length, 1);
+    const before = comparedWords(text.slice(0, text.indexOf(copied))).hashes.length;
+    const found = [before, before + comparedWords(copied).hashes.length] as const;
+    assert.deepEqual(retold.find(withoutWords(stems, [found])), []);
+    assert.equal(withoutWords(stems, []), stems);
   });
 });
 

@@ -8,7 +8,7 @@ import {
 } from "./overlaps.ts";
 import { type KnownSources, type Passage, passagesOf } from "./passages.ts";
 import { type ComparedBlock, type RegionCache, regionsOf, type StockPhrases } from "./regions.ts";
-import { freshOnes, type RetoldSources, stemmedText } from "./retellings.ts";
+import { freshOnes, type RetoldSources, stemmedText, withoutWords } from "./retellings.ts";
 import { type ComparedWords, comparedWords } from "./words.ts";
 
 /** What a document shares with sources, as its text stands. */
@@ -76,14 +76,15 @@ export class Comparison {
   private compared(blocks: readonly ComparedBlock[]): Compared {
     const words = this.words.hashes.length;
     const overlaps = this.overlaps ?? [];
-    const claims = claimsOf([...overlaps, ...freshOnes(this.retoldIn(blocks), overlaps)], words);
+    const retold = freshOnes(this.retoldIn(blocks, overlaps), overlaps);
+    const claims = claimsOf([...overlaps, ...retold], words);
     if (this.regions.size > blocks.length + SPARE) this.regions.clear();
     const regions = regionsOf(blocks, this.stock, this.regions);
     return { words, passages: passagesOf(claims, this.words, regions, this.sources) };
   }
 
-  /** Passages that may be told again from a source, block by block. */
-  private retoldIn(blocks: readonly ComparedBlock[]): Overlap[] {
+  /** Passages that may be told again from a source, block by block, by the words that were not found before. */
+  private retoldIn(blocks: readonly ComparedBlock[], overlaps: readonly Overlap[]): Overlap[] {
     const { retold } = this.sources;
     if (!retold) return [];
     if (this.retold.size > blocks.length * 2 + SPARE) this.retold.clear();
@@ -91,10 +92,16 @@ export class Comparison {
     let start = 0;
     for (const { text } of blocks) {
       const words = this.read.get(text) ?? comparedWords(text);
-      const known = this.retold.get(text) ?? retold.find(stemmedText(text, words));
-      this.retold.set(text, known);
+      const end = start + words.hashes.length;
+      const before = overlaps
+        .filter(({ from, to }) => from < end && to > start)
+        .map(({ from, to }) => [Math.max(0, from - start), Math.min(end, to) - start] as const);
+      const key = `${before.join()} ${text}`;
+      const known =
+        this.retold.get(key) ?? retold.find(withoutWords(stemmedText(text, words), before));
+      this.retold.set(key, known);
       for (const overlap of known) found.push(moved(overlap, start));
-      start += words.hashes.length;
+      start = end;
     }
     return found;
   }

@@ -56,6 +56,17 @@ export function stemmedText(text: string, words: ComparedWords): StemmedText {
   return { stems, starts };
 }
 
+/** A text in which some words tell nothing, since they were found to stand elsewhere word for word. */
+export function withoutWords(
+  text: StemmedText,
+  ranges: readonly (readonly [number, number])[],
+): StemmedText {
+  if (ranges.length === 0) return text;
+  const stems = text.stems.slice();
+  for (const [from, to] of ranges) stems.fill(0, from, to);
+  return { ...text, stems };
+}
+
 interface Window {
   from: number;
   to: number;

@@ -155,7 +155,7 @@ export const galleyTheme = EditorView.theme({
   ".dr-word-for-word": { borderBottomWidth: "3px" },
   ".dr-lightly-changed": { borderBottom: "4px double var(--pen)", paddingBottom: "0" },
   ".dr-reworded": { borderBottomStyle: "dotted" },
-  ".dr-possible": { borderBottomStyle: "dotted", backgroundColor: "transparent" },
+  ".dr-possible": { borderBottomStyle: "dashed", backgroundColor: "transparent" },
   ".dr-now": { backgroundColor: "var(--tint-now)" },
   ".dr-now .dr-mark": { backgroundColor: "var(--tint-now)" },
   ".dr-outcome": { boxShadow: "inset 0 -2px 0 var(--ink)", backgroundColor: "var(--tint)" },
