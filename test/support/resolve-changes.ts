@@ -23,12 +23,14 @@ export function resolveChanges(
     xml = xml.replace(wrapped("del"), (_all, _prefix: string, inner: string) =>
       take === "accept" ? "" : inner.replace(/delText/g, "t"),
     );
-    const gone = new RegExp(`<(?:\\w+:)?${take === "accept" ? "moveFrom" : "moveTo"} [^>]*/>`);
+    const [going, staying] = take === "accept" ? ["moveFrom", "moveTo"] : ["moveTo", "moveFrom"];
+    const gone = new RegExp(`<(?:\\w+:)?${going} [^>]*author="${author}"[^>]*/>`);
     xml = xml
       .replace(/<((?:\w+:)?)p(?=[\s>])(?:(?!<\/\1p>)[\s\S])*<\/\1p>/g, (one) =>
         gone.test(one) ? "" : one,
       )
-      .replace(/<\/?(?:\w+:)?move(?:From|To)(?:Range(?:Start|End))?(?=[\s/>])[^>]*>/g, "");
+      .replace(new RegExp(`<(?:\\w+:)?${staying} [^>]*author="${author}"[^>]*/>`, "g"), "")
+      .replace(wrapped(staying ?? ""), "$2");
     files[name] = strToU8(xml);
   }
   return zipSync(files);
