@@ -1,3 +1,5 @@
+import { applyEdits } from "../../manuscript/edits.ts";
+import type { Edit } from "../../manuscript/model.ts";
 import { type BlockOrder, placesOf } from "../block-order.ts";
 import { escapeAttribute } from "../xml/entities.ts";
 import { encodeParts } from "../zip/parts.ts";
@@ -30,7 +32,7 @@ export function moveParagraphs(
   const asItCame = openPackage(original);
   const before = asItCame.parts[0]?.source ?? "";
   const ids = new FreeIds(docx.parts.map(({ source }) => source));
-  const cuts: { from: number; to: number; put: string }[] = [];
+  const cuts: Edit[] = [];
   let left = 0;
   for (const { order, moved } of orders) {
     const last = placesOf(order).at(-1) ?? 0;
@@ -49,13 +51,15 @@ export function moveParagraphs(
       const { gone, come } =
         style.as === "tracked" ? trackedMove(xml, style, ids) : { gone: "", come: xml };
       cuts.push(
-        { from: block.openFrom, to: block.closeTo, put: gone },
-        { from: at, to: at, put: come },
+        { from: block.openFrom, to: block.closeTo, insert: gone },
+        { from: at, to: at, insert: come },
       );
     }
   }
   if (cuts.length === 0) return { bytes: written, left };
-  const sources = new Map([[main.name, spliced(main.source, cuts)]]);
+  // Those that come in at one place keep the order in which they are to stand.
+  cuts.sort((one, other) => one.from - other.from || one.to - other.to);
+  const sources = new Map([[main.name, applyEdits(main.source, cuts)]]);
   return { bytes: patchArchive(docx.archive, encodeParts(docx.archive, sources)), left };
 }
 
@@ -140,19 +144,4 @@ function accepted(xml: string, prefix: string): string {
   return xml
     .replace(new RegExp(`<${prefix}del\\s[^>]*>[\\s\\S]*?</${prefix}del>`, "g"), "")
     .replace(new RegExp(`</?${prefix}ins(?:\\s[^>]*)?>`, "g"), "");
-}
-
-/** A source with pieces of it replaced; what comes in at one place comes in the order given. */
-function spliced(
-  source: string,
-  cuts: readonly { from: number; to: number; put: string }[],
-): string {
-  const ordered = [...cuts].sort((one, other) => one.from - other.from || one.to - other.to);
-  let at = 0;
-  let text = "";
-  for (const { from, to, put } of ordered) {
-    text += source.slice(at, from) + put;
-    at = Math.max(at, to);
-  }
-  return text + source.slice(at);
 }
