@@ -5,12 +5,14 @@ import { loadLanguage } from "../src/command/checking.ts";
 import { SUBJECTS, type Subject } from "../src/core/house/subjects.ts";
 import { htmlFiles, MANUALS, readPage } from "./corpus/manuals.ts";
 import { scowlWords } from "./corpus/scowl.ts";
+import { websterWords } from "./corpus/webster.ts";
 import { WORDNET_PARTS, wordNetLines } from "./corpus/wordnet.ts";
 import { recordInputs } from "./inputs.ts";
 
 /**
  * Builds data/subjects: words of a subject that the lexicon does not know, from the subject pointers
- * and the trees of kinds in WordNet, the names of towns, and a word list of computing.
+ * and the trees of kinds in WordNet, the names of towns, a word list of computing, and what a
+ * dictionary says of law. Names of subjects may be given: then only these are built.
  */
 const FOLDER = path.resolve(import.meta.dirname, "../data/subjects");
 const TOWN_POPULATION = 5_000;
@@ -138,7 +140,9 @@ function wordsOfManuals(): string[] {
 }
 
 mkdirSync(FOLDER, { recursive: true });
+const asked = process.argv.slice(2);
 for (const { id } of SUBJECTS) {
+  if (asked.length > 0 && !asked.includes(id)) continue;
   const list = new Set<string>();
   const take = (word: string) => {
     if (/^\p{L}{3,}$/u.test(word) && !known(word)) list.add(word);
@@ -150,6 +154,12 @@ for (const { id } of SUBJECTS) {
   if (id === "computing") {
     for (const word of scowlWords(["special-hacker"], 10, 95)) take(word);
     for (const word of wordsOfManuals()) take(word);
+  }
+  if (id === "law") {
+    for (const word of websterWords(/\bLaws?\b/)) {
+      const name = (word[0] ?? "").toUpperCase() + word.slice(1);
+      if (word.length > 3 && lexicon.varieties(name) === 0) take(word);
+    }
   }
   if (id === "geography") {
     for (const { name, population } of cities) {
