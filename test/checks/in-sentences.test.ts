@@ -43,6 +43,38 @@ const CASES: readonly Cases[] = [
     ],
   },
   {
+    rule: "grammar/verb-form",
+    mends: [
+      ["We are plan to install a new gauge.", "We are planning to install a new gauge."],
+      ["Do not turning the screw.", "Do not turn the screw."],
+    ],
+    leaves: [
+      "The keeper was reduced to imitating himself.",
+      "The gauge defaults to not asking for a key.",
+      "It lends itself to measuring at night.",
+    ],
+  },
+  {
+    rule: "grammar/agreement",
+    mends: [["The weather look good so far.", "The weather looks good so far."]],
+    leaves: [
+      "What tools does the station provide to mend the float?",
+      "Moreover, parsing of the dotted numbers works well.",
+      "Tideway Release 3",
+      "At the prompt type make",
+    ],
+  },
+  {
+    rule: "grammar/subject-comma",
+    mends: [],
+    leaves: ["Tideway font engine, shared library files"],
+  },
+  {
+    rule: "grammar/confused-words",
+    mends: [],
+    leaves: ["Make sure that the message is filled on throw."],
+  },
+  {
     rule: "grammar/unpaired",
     mends: [["The well (dug in 1904] was dry.", "The well (dug in 1904) was dry."]],
     leaves: [
@@ -63,6 +95,7 @@ const CASES: readonly Cases[] = [
       ["Two year's ago the pier was shut.", "Two years ago the pier was shut."],
     ],
     leaves: [
+      "It is the first time that the poor fellow's been in the same cast.",
       "The gauge's float was worn.",
       "The log's lost, and nobody knows where.",
       "She is a friend of my sister's.",

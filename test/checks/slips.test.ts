@@ -98,3 +98,38 @@ describe("a word that no dictionary has is let alone", () => {
     assert.deepEqual(marked("Run it with prinf at the end.", "specification"), ["prinf:settle"]);
   });
 });
+
+describe("a name of the trade is no slip", () => {
+  const isNoFix = (text: string, kind: Kind = "general") =>
+    assert.deepEqual(
+      marked(text, kind).filter((one) => one.endsWith(":fix")),
+      [],
+      text,
+    );
+
+  test("where a letter goes ahead of a whole word, as programs are named", () => {
+    isNoFix("To compile it you need gmake on the station’s own machine.");
+    isNoFix("They spoke of dselect at length that day.");
+    // A letter typed twice is a slip all the same, and so is a vowel left out.
+    assert.deepEqual(alone("tthrough"), ["tthrough:fix"]);
+    assert.deepEqual(alone("rmember"), ["rmember:fix"]);
+  });
+
+  test("where a hyphen joins it to another name, or it labels what follows", () => {
+    isNoFix("That now also enables qtide-importd on the server.");
+    isNoFix("[30151] resolv: the queries are sent one by one.");
+  });
+
+  test("where it is built from known words", () => {
+    isNoFix("The names of sections are lowercased before they are compared.");
+    isNoFix("The path to the folder was misspelt.");
+    assert.deepEqual(alone("occured"), ["occured:fix"]);
+  });
+
+  test("where it is one of a list of abbreviations", () => {
+    assert.deepEqual(
+      marked("It speaks FTP, IMAPS, LDAPS, RTMP and SMTP to the station.", "general"),
+      [],
+    );
+  });
+});

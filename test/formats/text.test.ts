@@ -63,6 +63,26 @@ describe("plain text", () => {
     assert.equal(mixed.blocks.length, 8 + 1 + 2);
   });
 
+  test("a narrow column is one paragraph where its lines leave phrases open; verse and lists are not", () => {
+    const blocksOf = (source: string) => {
+      const { text: copy, blocks } = readTxt(utf8(source), "t.txt");
+      return blocks.map(({ from, to }) => copy.slice(from, to));
+    };
+    const notice = "\tAny keeper who lights the\n\tstove in the lower room may\n\tnot leave it.\n";
+    assert.deepEqual(blocksOf(notice), [
+      "Any keeper who lights the stove in the lower room may not leave it.",
+    ]);
+    const verse = "the tide goes out tonight\nthe gulls come in again\nand nobody is home\n";
+    assert.equal(blocksOf(verse).length, 3);
+    assert.equal(blocksOf("two lamps from the store\na coil of rope, oiled\nsoap\n").length, 3);
+    const said =
+      "A clock that is never wound is\nright as often as the keeper\nwho winds it.\n\t-- Orrin Pell\n";
+    assert.deepEqual(blocksOf(said), [
+      "A clock that is never wound is right as often as the keeper who winds it.",
+      "-- Orrin Pell",
+    ]);
+  });
+
   test("keeps byte order mark, line ends and wraps around a change", () => {
     const bytes = utf8(`\ufeff${WRAPPED}`);
     const { bytes: written } = replace(bytes, "mooring", "moorings");

@@ -1,6 +1,6 @@
 import type { Language } from "../../language/analysis.ts";
 import { channelCost, isOneEdit } from "../../language/corrections/edit-cost.ts";
-import { VARIETY_BITS } from "../../language/words/lexicon.ts";
+import { ADJECTIVE, NOUN, VARIETY_BITS, VERB } from "../../language/words/lexicon.ts";
 import { wordList } from "../../language/words/word-lists.ts";
 import type { Variety } from "../../manuscript/model.ts";
 import type { Circumstances } from "../check.ts";
@@ -11,9 +11,9 @@ import type { Circumstances } from "../check.ts";
 
 /**
  * What stands around an unknown word: nothing that matters; others that are unknown, or a list or a
- * cell; or signs tie it to something.
+ * cell; or signs tie it to something, or a hyphen to what is no plain word either.
  */
-export type Company = "none" | "unknown" | "joined";
+export type Company = "none" | "unknown" | "joined" | "named";
 
 export interface NearWord {
   word: string;
@@ -136,6 +136,7 @@ function heard(key: string, variety: Variety, { lexicon }: Language): NearWord |
 
 /** "equilibriums" is not a slip for "equilibrium". */
 function isFormOf(key: string, word: string): boolean {
+  if (key === `${word}s` && word.endsWith("ing")) return true;
   return (
     key.length >= FORM_LENGTH && /^(?:e?s|ly)$/.test(key.slice(word.length)) && key.startsWith(word)
   );
@@ -153,7 +154,7 @@ export const LIKELY = 1;
 export const SURE_OF_NAME = 3.5;
 export const NONE = 0;
 /** What stands around a word against its being a slip. */
-const AGAINST: Record<Company, number> = { none: 0, unknown: 0.75, joined: 2.5 };
+const AGAINST: Record<Company, number> = { none: 0, unknown: 0.75, joined: 2.5, named: 4.5 };
 const OFTEN = 2.5;
 /** A manual or a specification is full of names of things. */
 const TECHNICAL_COPY = 1;
@@ -182,8 +183,15 @@ export function evidenceOf(
   if (kind === "specification" && cost > SURE_COST) slip -= TECHNICAL_COPY;
   if (use.again && frequency < commonFor(key)) slip -= OFTEN;
   if (isBuilt(key, language)) slip -= BUILT;
+  if (hasLetterAhead(key, language)) slip -= AHEAD;
   return slip;
 }
+
+/** "gmake", "dselect": a letter before a whole word, as programs are named; fingers seldom do that. */
+function hasLetterAhead(key: string, { lexicon }: Language): boolean {
+  return key[0] !== key[1] && lexicon.frequency(key.slice(1)) >= COMMON_FREQUENCY;
+}
+const AHEAD = 3;
 
 /** Endings that make words of any noun or verb. */
 const ENDINGS =
@@ -197,6 +205,14 @@ function isBuilt(key: string, { lexicon }: Language): boolean {
   const known = (word: string) => lexicon.varieties(word) > 0 && !lexicon.isRare(word);
   const stem = (word: string) =>
     word.length >= LEAST_PART && (known(word) || known(`${word}e`) || known(undoubled(word)));
+  // "Lowercased": what is no verb yet becomes one.
+  const deed = /^(.{4,}?e?)(?:d|ed|ing)$/.exec(key)?.[1] ?? "";
+  if (
+    known(deed) &&
+    (lexicon.traits(deed) & VERB) === 0 &&
+    lexicon.traits(deed) & (NOUN | ADJECTIVE)
+  )
+    return true;
   const ending = ENDINGS.exec(key);
   if (ending && stem(key.slice(0, ending.index))) return true;
   const opening = OPENINGS.exec(key)?.[0].length ?? 0;
@@ -216,7 +232,7 @@ function isBuilt(key: string, { lexicon }: Language): boolean {
 }
 const FUNCTION_WORDS = wordList("structure/english-words");
 const OPENINGS =
-  /^(?:re|un|non|pre|sub|multi|auto|anti|over|under|inter|micro|meta|super|de|co)(?=.{3})/;
+  /^(?:re|un|non|pre|sub|multi|auto|anti|over|under|inter|micro|meta|super|mis|fore|out|de|co)(?=.{3})/;
 
 function undoubled(word: string): string {
   return word.at(-1) === word.at(-2) ? word.slice(0, -1) : word;

@@ -57,7 +57,7 @@ function examine(block: AnalysedBlock, language: Language): UnknownWord[] {
   let neighbourhood: Neighbourhood | null = null;
   const add = (from: number, to: number, word: string, index: number, own: number) => {
     openings ??= sentenceOpenings(block);
-    neighbourhood ??= new Neighbourhood(block);
+    neighbourhood ??= new Neighbourhood(block, language);
     facts.push({
       from,
       to,
@@ -119,7 +119,10 @@ class Neighbourhood {
   private readonly unknown = new Map<number, number>();
   private readonly isListing: boolean;
 
-  constructor(private readonly block: AnalysedBlock) {
+  constructor(
+    private readonly block: AnalysedBlock,
+    private readonly language: Language,
+  ) {
     for (const { bits, token, text } of block.unusual) {
       if (bits !== 0 || isPrefix(text)) continue;
       this.unknown.set(token, (this.unknown.get(token) ?? 0) + 1);
@@ -135,6 +138,7 @@ class Neighbourhood {
   /** What stands around the unknown word in a token. */
   companyOf(index: number): Company {
     const { tokens } = this.block;
+    if (this.isPartOfName(index)) return "named";
     if (tokens[index]?.kind !== "word" || (this.unknown.get(index) ?? 0) > 1) return "joined";
     if (this.isTied(index)) return "joined";
     if (this.isListing) return "unknown";
@@ -153,9 +157,23 @@ class Neighbourhood {
     const { from = 0, to = 0 } = tokens[index] ?? {};
     if (/[<>@=#]/.test(text[from - 1] ?? "") || /[<>@=\]]/.test(text[to] ?? "")) return true;
     const word = text.slice(from, to);
-    if (from === 0 && text[to] === ":" && word === word.toLowerCase()) return true;
+    const opens = from === 0 || /\] $/.test(text.slice(0, from));
+    if (opens && text[to] === ":" && word === word.toLowerCase()) return true;
     const [first = "", second] = word.split(/[-\u2010\u2011]/);
     return second !== undefined && !isPrefix(first) && !/\d/.test(first);
+  }
+
+  /** "systemd-importd": what a hyphen joins it to is no word that is written small. */
+  private isPartOfName(index: number): boolean {
+    const { from = 0, to = 0 } = this.block.tokens[index] ?? {};
+    const parts = this.block.text.slice(from, to).split(/[-\u2010\u2011]/);
+    const isStrange = (part: string) =>
+      part.length > 2 && !/\d/.test(part) && !isPrefix(part) && !this.isPlain(part.toLowerCase());
+    return parts.length > 1 && parts.filter(isStrange).length > 1;
+  }
+
+  private isPlain(word: string): boolean {
+    return dictionaryBits(word, this.language.lexicon) !== 0;
   }
 
   private textOf(index: number): string {

@@ -131,6 +131,11 @@ export class WordKinds {
     let capitals = 0;
     let others = 0;
     const { tokens } = this.block;
+    // "FTP, IMAPS, LDAP": a list of abbreviations is no text in capitals.
+    const isComma = (at: number) => tokens[at] !== undefined && this.textOf(tokens[at]) === ",";
+    if (isComma(index - 1) || isComma(index + 1)) {
+      if (isComma(index + 1) || isComma(index + 3)) return false;
+    }
     for (let at = Math.max(0, index - NEARBY); at <= index + NEARBY; at++) {
       const token = tokens[at];
       if (at === index || token?.kind !== "word" || token.to - token.from < 3) continue;

@@ -26,6 +26,8 @@ const ENTRY =
   /^(?:\[\d{1,4}\]\s|(?:\p{Ll}{1,3}\s){0,2}\p{Lu}[\p{L}’'-]+(?:\s\p{Lu}[\p{L}’'-]+)?, (?:\p{Lu}\.|\p{Lu}\p{Ll}+(?:\s\p{Lu}\.)?[.,]\s)|[^.()]{3,80}\. \((?:(?:1[4-9]|20)\d\d|n\.d\.)|[—–-]{3}[.,]\s)/u;
 /** How an entry ends: with a stop, or an address. */
 const ENTRY_END = /(?:[.)\]”"]|(?:https?:\/\/|doi:|10\.\d{4,9}\/)\S+)$/u;
+/** Below a quotation, who said it. */
+const SPOKEN_BY = /^(?:--|[—–―])\s*\p{Lu}/u;
 const UNDERLINE = /^(?:={3,}|-{3,}|~{3,})$/;
 
 /** Lays out a file whose line ends are "\n". */
@@ -49,8 +51,8 @@ export function layOutText(source: string): TextLayout {
     if (lines.length === 1 && (underlined || isShouted(text)))
       add(lines, { kind: "heading", level: 1 });
     else {
-      const runsOn = wrapped || isWrappedGroup(source, lines);
-      for (const block of split(source, lines, runsOn)) add(block.lines, block.props);
+      const least = wrapped ? WRAP_FROM : leastWrapped(source, lines);
+      for (const block of split(source, lines, least)) add(block.lines, block.props);
     }
   }
   const assembled = assemble(raw);
@@ -104,20 +106,39 @@ function isHardWrapped(groups: readonly Line[][]): boolean {
   return full > others;
 }
 
-/** Lines of much the same length, one of which goes on in small letters: a wrapped paragraph anywhere. */
-function isWrappedGroup(source: string, lines: readonly Line[]): boolean {
+/**
+ * How long the lines of a wrapped paragraph are at the least, wherever it stands: lines of much the same
+ * length, one of which goes on in small letters; of a narrow one, after a word that ends no line by
+ * itself. Infinity where lines end where they end.
+ */
+function leastWrapped(source: string, all: readonly Line[]): number {
+  const named = all.findIndex(({ from, to }) => SPOKEN_BY.test(source.slice(from, to)));
+  const lines = named < 0 ? all : all.slice(0, named);
   let longest = 0;
   let shortest = Number.POSITIVE_INFINITY;
   for (const { from, to } of lines.slice(0, -1)) {
     longest = Math.max(longest, to - from);
     shortest = Math.min(shortest, to - from);
   }
-  if (lines.length < 2 || longest > WRAP_TO || shortest < WRAP_FROM) return false;
-  const goesOn = lines.slice(1).some(({ from }) => /\p{Ll}/u.test(source[from] ?? ""));
-  return goesOn && longest - shortest <= RAGGED;
+  const none = Number.POSITIVE_INFINITY;
+  if (lines.length < 2 || longest > WRAP_TO || longest - shortest > RAGGED) return none;
+  if (shortest < NARROW_FROM) return none;
+  const isWide = shortest >= WRAP_FROM;
+  const goesOn = lines.slice(1).some(({ from }, index) => {
+    const before = lines[index];
+    if (!before || !/\p{Ll}/u.test(source[from] ?? "")) return false;
+    return isWide || LEADS_ON.test(source.slice(before.from, before.to));
+  });
+  if (!goesOn) return none;
+  return isWide ? WRAP_FROM : shortest;
 }
 /** By how much the lines of a wrapped paragraph may differ. */
 const RAGGED = 25;
+/** Of a narrow column, as of a quotation that is set in, a line has this many characters at the least. */
+const NARROW_FROM = 18;
+/** A word that a phrase is left open with. */
+const LEADS_ON =
+  /\s(?:an?|the|of|to|in|on|at|by|for|from|with|and|or|but|is|are|was|were|be|been|has|have|had|will|would|can|could|may|might|must|should|not|that|who|which|when|as|than|his|her|its|their|our|your|my)$/u;
 
 function isShouted(text: string): boolean {
   return text.length < 80 && /\p{Lu}{3}/u.test(text) && !/\p{Ll}/u.test(text);
@@ -128,18 +149,19 @@ interface TextBlock {
   props: Omit<RawBlock, "text" | "story" | "spans">;
 }
 
-function split(source: string, lines: readonly Line[], wrapped: boolean): TextBlock[] {
+/** The blocks of a paragraph's lines, of which one goes on after another that is no shorter than `least`. */
+function split(source: string, lines: readonly Line[], least: number): TextBlock[] {
   const blocks: TextBlock[] = [];
   let previous: Line | undefined;
   for (const line of lines) {
     const item = ITEM.exec(source.slice(line.from, line.to));
     const last = blocks.at(-1);
+    const text = source.slice(line.from, line.to);
     const begins =
       previous !== undefined &&
-      ENTRY.test(source.slice(line.from, line.to)) &&
+      (ENTRY.test(text) || SPOKEN_BY.test(text)) &&
       ENTRY_END.test(source.slice(previous.from, previous.to));
-    const continues =
-      wrapped && last && !item && !begins && previous && previous.to - previous.from >= WRAP_FROM;
+    const continues = last && !item && !begins && previous && previous.to - previous.from >= least;
     if (continues) last.lines.push(line);
     else if (item) {
       const marker = item[1] ? "•" : (item[2] ?? "");

@@ -1,5 +1,6 @@
+import type { Kind } from "../../../manuscript/model.ts";
 import type { Card } from "../../card.ts";
-import type { Check, Circumstances, Conclusion, Verdict } from "../../check.ts";
+import type { Check, Circumstances, Conclusion, Totals, Verdict } from "../../check.ts";
 import { placeOf } from "../text-order.ts";
 import { type AbbreviationTally, byAbbreviation } from "./counting.ts";
 import { type AbbreviationFact, abbreviationFacts } from "./facts.ts";
@@ -19,25 +20,34 @@ export interface AbbreviationCheckParts extends Card {
   note?(tally: AbbreviationTally): string;
   /** Less than certain. */
   unsure?(tally: AbbreviationTally): boolean;
+  /** Kinds of copy that ask for it; in others it is certain only where the text explains some abbreviation. */
+  asking?: ReadonlySet<Kind>;
 }
 
 const NOT_FOUND = { verdict: null };
 
 /** A check that looks at all places of one abbreviation in their order. */
 export function abbreviationCheck(parts: AbbreviationCheckParts): Check<AbbreviationFact> {
-  const { marks, find, reason, offers, write, note, unsure, ...card } = parts;
+  const { marks, find, reason, offers, write, note, unsure, asking, ...card } = parts;
   return {
     ...card,
     examine: abbreviationFacts,
     across: {
       counting: byAbbreviation as never,
-      judge(_key, tally, _level, circumstances) {
+      ...(asking ? { totals: () => new Explained() as Totals<unknown> } : {}),
+      judge(_key, tally, level, circumstances) {
         const known = tally as AbbreviationTally;
         if (known.uses.length === 0 && known.definitions.length === 0) return NOT_FOUND;
         const places = find(known, circumstances);
         if (places.length === 0) return NOT_FOUND;
         const house = circumstances.houseAbbreviations.get(known.abbreviation)?.full ?? "";
-        return { verdict: { places: places.join(" "), unsure: unsure?.(known) ?? false, house } };
+        const verdict = { places: places.join(" "), house };
+        if (unsure?.(known)) return { verdict: { ...verdict, unsure: true } };
+        if (!asking || asking.has(circumstances.kind))
+          return { verdict: { ...verdict, unsure: false } };
+        return level > 0
+          ? { verdict: { ...verdict, unsure: false }, from: 1 }
+          : { verdict: { ...verdict, unsure: true }, until: 1 };
       },
       speaks: ({ sort }) => sort === marks,
       find: (fact, verdict, _circumstances, block) => findingOf(fact, verdict, block, reason),
@@ -56,6 +66,26 @@ export function abbreviationCheck(parts: AbbreviationCheckParts): Check<Abbrevia
     },
   };
 }
+
+/** How many abbreviations the text explains. */
+class Explained implements Totals<AbbreviationTally> {
+  private count = 0;
+
+  add(tally: AbbreviationTally): void {
+    this.count += Number(isExplained(tally));
+  }
+
+  remove(tally: AbbreviationTally): void {
+    this.count -= Number(isExplained(tally));
+  }
+
+  level(): number {
+    return this.count;
+  }
+}
+
+const isExplained = ({ definitions, entries }: AbbreviationTally) =>
+  definitions.length + entries.length > 0;
 
 function findingOf(
   fact: AbbreviationFact,

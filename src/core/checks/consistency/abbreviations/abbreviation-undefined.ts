@@ -1,3 +1,4 @@
+import type { Kind } from "../../../manuscript/model.ts";
 import { abbreviationCheck } from "./abbreviation-check.ts";
 import { abbreviationUndefined as card } from "./cards.ts";
 import { isWellKnown } from "./known.ts";
@@ -13,6 +14,7 @@ export const abbreviationUndefined = abbreviationCheck({
     return uses.slice(0, 1).map(({ at }) => at);
   },
   unsure: ({ uses }) => uses.length === 1,
+  asking: new Set<Kind>(["paper", "clinical", "report", "brief"]),
   reason: ({ abbreviation }) => `“${abbreviation}” is explained nowhere in the text.`,
   note: ({ uses }) => (uses.length > 1 ? `It is used ${uses.length} times.` : ""),
   offers: ({ phrases }) => [

@@ -13,11 +13,14 @@ import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
 import { NOUN, VERB } from "../../../language/words/lexicon.ts";
 import { wordList } from "../../../language/words/word-lists.ts";
 import { UNCHANGED, type WordTable } from "../../../language/words/words.ts";
+import type { BlockKind } from "../../../manuscript/model.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
+import { isTitleLike } from "../sentences/title-like.ts";
 import { betterChoices } from "../words/better-choices.ts";
 import { isAmount } from "./amounts.ts";
 import { agreement as card } from "./cards.ts";
 import {
+  asksWithObject,
   CLEAR,
   isIdentifier,
   MODALS,
@@ -44,11 +47,14 @@ export const agreement = markCheck({
         isPluralOfOne(syntax, sure.from);
       found.push(agreed ? sure : { ...sure, unsure: true });
     }
-    // Cells and headings are seldom sentences.
-    const fragment = block.kind === "cell" || block.kind === "heading" || block.kind === "caption";
+    // Cells, headings and titles are seldom sentences.
+    const fragment = NO_SENTENCES.has(block.kind) || isUnended(syntax, block);
     for (const { from, best, margin, sure } of fragment ? [] : better) {
       const form = syntax.words[from]?.form ?? "";
       if ((syntax.words[from]?.traits ?? 0) === 0) continue;
+      // "SQLite Release 3": part of a name.
+      if (from !== syntax.sentenceFrom[from] && /^\p{Lu}\p{Ll}/u.test(written(syntax, from)))
+        continue;
       const other = numberForm(form, best === 0, table);
       if (found.some((one) => one.from === from)) continue;
       if (other === form || UNCHANGED.has(form)) continue;
@@ -66,6 +72,13 @@ export const agreement = markCheck({
     return found;
   },
 });
+
+const NO_SENTENCES = new Set<BlockKind>(["cell", "heading", "caption"]);
+
+/** "SQLite Release 3.2.8": a line without a mark at its end, and without a subject for its verb. */
+function isUnended(syntax: Syntax, { text }: { text: string }): boolean {
+  return isTitleLike(text) && !syntax.verbGroups.some((verb) => subjectOf(syntax, verb)?.near);
+}
 
 /** "The pages of the old book is": both groups with their determiners, and nothing else before the verb. */
 function isPluralOfOne({ words, nounGroups, nounAt, sentenceFrom }: Syntax, unit: number): boolean {
@@ -151,17 +164,6 @@ function plainDisagreement(
   const wanted = singular ? "plural" : "singular";
   const reason = `“${head}” is ${wanted}: “{1}”.`;
   return { ...mend(), reason, unsure: isDoubtful(syntax, subject.group, unit, lexical) };
-}
-
-/** "What tools does the house provide": the noun before is the object, the subject comes after. */
-function asksWithObject({ words, tags, nounGroups, nounAt, sentenceFrom }: Syntax, unit: number) {
-  if (!/^(?:do|does|is|are|was|were|has|have)$/.test(words[unit]?.form ?? "")) return false;
-  const subject = nounGroups[nounAt[unit + 1] ?? -1];
-  const asked = nounGroups[nounAt[unit - 1] ?? -1];
-  if (subject?.from !== unit + 1 || !asked || !TAG_SETS.VERB[tags[subject.to] ?? 0]) return false;
-  const opener = words[Math.max(sentenceFrom[unit] ?? 0, asked.from)]?.form ?? "";
-  const before = words[asked.from - 1]?.form ?? "";
-  return [opener, before].some((form) => /^(?:what|which|whose|how|many|much)$/.test(form));
 }
 
 /**

@@ -53,6 +53,8 @@ export function mayDisagree(
   )
     return false;
   if (hasNoNumber(syntax, unit, best) || isInverted(syntax, unit)) return false;
+  if (asksWithObject(syntax, unit)) return false;
+  if (best === 1 && opensWithDoing(syntax, unit)) return false;
   if (best === 0 && tags[unit] === TAG.VB && isWished(syntax, unit)) return false;
   const subject = subjectOf(syntax, verb);
   if (best === 1 && subject && isAmount(syntax, subject.group)) return false;
@@ -81,6 +83,27 @@ export function mayDisagree(
   // Over a distance the phrases are no surer than the model: "a plan to buy boats and ropes were".
   const told = subject.near || margin < FAR_CLEAR ? subject.number : "unknown";
   return told === (best === 0 ? "singular" : "plural") || told === "unknown";
+}
+
+/** "Moreover, parsing of the numbers works": what is done is the subject, whatever it is done to. */
+function opensWithDoing({ tags, words, sentenceFrom }: Syntax, unit: number): boolean {
+  let at = sentenceFrom[unit] ?? 0;
+  while (at < unit && (TAG_SETS.ADV[tags[at] ?? 0] || tags[at] === TAG[","])) at++;
+  return tags[at] === TAG.VBG && words[at + 1]?.form === "of";
+}
+
+/** "What tools does the house provide": the noun before is the object, the subject comes after. */
+export function asksWithObject(
+  { words, tags, nounGroups, nounAt, sentenceFrom }: Syntax,
+  unit: number,
+) {
+  if (!/^(?:do|does|is|are|was|were|has|have)$/.test(words[unit]?.form ?? "")) return false;
+  const subject = nounGroups[nounAt[unit + 1] ?? -1];
+  const asked = nounGroups[nounAt[unit - 1] ?? -1];
+  if (subject?.from !== unit + 1 || !asked || !TAG_SETS.VERB[tags[subject.to] ?? 0]) return false;
+  const opener = words[Math.max(sentenceFrom[unit] ?? 0, asked.from)]?.form ?? "";
+  const before = words[asked.from - 1]?.form ?? "";
+  return [opener, before].some((form) => /^(?:what|which|whose|how|many|much)$/.test(form));
 }
 
 /** Whether a verb stands where none has a number: after a modal, in code, capitals, a command, a mood. */

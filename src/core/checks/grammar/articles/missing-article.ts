@@ -9,6 +9,7 @@ import type { Across, Check, Fact, MarkFact, Totals, Verdict } from "../../check
 import { LEAVE_BITS } from "../../leave.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { times } from "../../telling.ts";
+import { isTitleLike } from "../sentences/title-like.ts";
 import { betterChoices } from "../words/better-choices.ts";
 import { isBareByCustom } from "./bare-by-custom.ts";
 import { missingArticle as card } from "./cards.ts";
@@ -38,13 +39,6 @@ const barePlaces = markCheck<BarePlace>({
       ({ from, margin }) => foundAt(syntax, from, margin) ?? [],
     ),
 });
-
-/** Characters below which a paragraph without a mark at its end is a title or a signature. */
-const TITLE_LENGTH = 80;
-
-function isTitleLike(text: string): boolean {
-  return text.length < TITLE_LENGTH && /[\p{L}\p{N})]\s*$/u.test(text);
-}
 
 /** A noun group without an article, and what to put in its place; null where none belongs. */
 function foundAt(syntax: Syntax, from: number, lead: number): Found<BarePlace> | null {

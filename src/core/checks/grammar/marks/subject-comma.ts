@@ -4,6 +4,7 @@ import { VERB } from "../../../language/words/lexicon.ts";
 import { wordList } from "../../../language/words/word-lists.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { sentencesOf } from "../sentences/sentences.ts";
+import { isTitleLike } from "../sentences/title-like.ts";
 import { subjectComma as card } from "./cards.ts";
 
 const NOT_SENTENCES = ["heading", "cell", "caption", "item"] as const;
@@ -17,6 +18,7 @@ export const subjectComma = markCheck({
   find(syntax) {
     const found: Found[] = [];
     const { words, tags, units, nounGroups, nounAt } = syntax;
+    if (isTitleLike(syntax.text)) return found;
     for (const { from, to } of sentencesOf(syntax)) {
       const told = afterClause(syntax, from, to);
       if (told) found.push(told);

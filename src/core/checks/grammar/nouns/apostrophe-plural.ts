@@ -54,7 +54,11 @@ function mayOwn(syntax: Syntax, noun: number): boolean {
   const from = group?.from ?? noun;
   const first = words[from]?.form ?? "";
   const before = words[from - 1]?.form ?? "";
+  // "It's the first time the fellow's been here": it has.
+  if (words[next]?.form === "been" || words[next]?.form === "got") return true;
   if (from < noun && ONE_OWNER.test(first)) return words[from + 1]?.form !== "few";
+  // "Gauge 3 version's lid": of one that has a number.
+  if (tags[noun - 1] === TAG.CD && TAG_SETS.NAME[tags[noun - 2] ?? 0]) return true;
   const determined = from < noun && (tags[from] === TAG.DT || tags[from] === TAG.PRP$);
   if (!determined || MANY.has(first)) return false;
   if (TAG_SETS.STOP[after]) return BEFORE_OWNER.test(before);

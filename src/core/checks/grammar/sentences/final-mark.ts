@@ -78,7 +78,7 @@ const TITLE =
 const CLEAR = 2.5;
 /** A line of this many characters with a verb is a sentence, not an entry or a title. */
 const WHOLE_LENGTH = 120;
-const NO_END = tagSet("IN", "CS", "CC", "DT", "TO");
+const NO_END = tagSet("IN", "CS", "CC", "DT", "TO", "MD");
 const LEADS_ON = new Set("like say write be is are following example instance".split(" "));
 
 /** Whether the sentence that ends at a unit has a finite verb beyond its first word. */

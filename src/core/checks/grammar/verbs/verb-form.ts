@@ -57,7 +57,8 @@ export const verbForm = markCheck({
       const form = syntax.words[from]?.form ?? "";
       const by = unitBefore(syntax, from);
       const start = syntax.sentenceFrom[from] ?? 0;
-      if (by < start || !isGovernor(syntax.words[by]?.form ?? "", by === start)) continue;
+      const asks = by === start && syntax.tags[by + 1] !== TAG.NOT;
+      if (by < start || !isGovernor(syntax.words[by]?.form ?? "", asks)) continue;
       const after = syntax.tags[from + 1] ?? 0;
       const tag = syntax.tags[from] ?? 0;
       // "had trailing spaces", "to nested elements", "there are rejects": they belong to a noun.
@@ -65,19 +66,21 @@ export const verbForm = markCheck({
       if (noun && (tag !== TAG.NN || margin < NOUN_MARGIN)) continue;
       if (syntax.words[by - 1]?.form === "there") continue;
       // "have proofs", "have meaning", "extremely breaking": a noun, a quality.
-      const named = form.endsWith("s") || HAD_THINGS.has(form);
-      if (HAVE.has(syntax.words[by]?.form ?? "") && named) continue;
-      if (by < from - 1 && form.endsWith("ing")) continue;
+      const had = form.endsWith("s") || HAD_THINGS.has(form);
+      if (HAVE.has(syntax.words[by]?.form ?? "") && had) continue;
+      const deed = /^(?:do|does|did)$/.test(syntax.words[by]?.form ?? "");
+      if (by < from - 1 && form.endsWith("ing") && !deed) continue;
       if (((syntax.words[from]?.traits ?? 0) & VERB) === 0 && table.verb(form) === form) continue;
       if (!/^\p{L}+$/u.test(form) || from === syntax.sentenceFrom[from]) continue;
       const be = BE.has(syntax.words[from - 1]?.form ?? "");
       // "reduced to imitating": the preposition, not the infinitive.
-      const preposition = syntax.words[by]?.form === "to" && form.endsWith("ing");
-      if (preposition && PREPOSITION_TO.has(syntax.words[by - 1]?.form ?? "")) continue;
+      if (form.endsWith("ing") && mayFollowTo(syntax, by)) continue;
       const pointed = pointsTo(syntax.words[by - 1]?.form ?? "", table);
       if (IS_BE.test(form) && (be || (pointed && syntax.words[by]?.form === "to"))) continue;
-      // "The rest is silt": what it is may be a noun without an article.
-      add(from, formOf(form, best, table), !sure || noun || (be && mayBeNoun(syntax, from, table)));
+      // "The rest is silt": what it is may be a noun without an article; "we are plan to go" is none.
+      const plans = after === TAG.TO && margin > NOUN_MARGIN;
+      const named = be && !plans && mayBeNoun(syntax, from, table);
+      add(from, formOf(form, best, table), !sure || noun || named);
     }
     return found;
   },
@@ -96,6 +99,16 @@ function isCleft({ words, sentenceFrom }: Syntax, unit: number): boolean {
 const pointsTo = (form: string, table: WordTable) => POINTS.has(table.verb(form));
 const POINTS = wordList("verb-form/points");
 const PREPOSITION_TO = wordList("verb-form/preposition-to");
+
+/** "Reduced to imitating", "defaults to not asking": what stands before "to" does not ask for an infinitive. */
+function mayFollowTo({ words, tags }: Syntax, to: number): boolean {
+  let at = to;
+  while (tags[at] === TAG.NOT) at--;
+  if (words[at]?.form !== "to") return false;
+  const before = words[at - 1]?.form ?? "";
+  if (INFINITIVE_AFTER.has(before) || BEFORE_INFINITIVE.has(before)) return false;
+  return PREPOSITION_TO.has(before) || TAG_SETS.VERB[tags[at - 1] ?? 0] === 1;
+}
 
 function isBareAfterModal(syntax: Syntax, unit: number, form: string): boolean {
   const by = syntax.tags[unitBefore(syntax, unit)];
@@ -343,6 +356,7 @@ function unlikelyForms(
     // "What it is is hard to say."
     if (be && IS_BE.test(word.form)) continue;
     if (before === "to" && pointsTo(words[at - 1]?.form ?? "", table)) continue;
+    if (word.form.endsWith("ing") && mayFollowTo(syntax, at)) continue;
     // A noun after "to", "have" or "be" is no verb.
     if ((have || be) && tag === TAG.NNS) continue;
     if (have && HAD_THINGS.has(word.form)) continue;

@@ -28,6 +28,9 @@ export const confusedWords = markCheck({
       // "Were the hoppers full, …": an inverted clause.
       if (word === "where" && from === syntax.sentenceFrom[from] && syntax.tags[to] === TAG.DT)
         continue;
+      // "Filled on throw.": a preposition that nothing follows.
+      const ends = to >= words.length || /^[.;:!?)]$/.test(after);
+      if (ends && /^(?:through|to|of|from|than|then)$/.test(word)) continue;
       // "Throw an error", "Lead the way": a command opens with its verb.
       if (from === syntax.sentenceFrom[from] && isCommand(words[from], language.words)) continue;
       // "side by side", "it's back to back": a phrase of its own.
