@@ -4,6 +4,8 @@ import type { Mark } from "./mark.ts";
 
 /** Of what the longer of two marks covers, how much the other must cover to speak of the same mistake. */
 const SAME_SHARE = 0.6;
+/** The same of two that are sure: "less then" and "then". */
+const SAME_SHARE_OF_SURE = 0.4;
 const STRENGTH: Record<Mark["weight"], number> = { fix: 3, settle: 2, weigh: 1 };
 /** Of equal weight a rule of grammar knows better what is meant than the dictionary does. */
 const FIRST: readonly Pass[] = [
@@ -59,13 +61,14 @@ function isSameMistake(one: Mark, other: Mark): boolean {
   // "utilized" may be of another variety and too grand: two questions.
   const passes = [one.pass, other.pass];
   if (passes.includes("spelling") && passes.includes("wording")) return false;
-  return overlaps(one, other);
+  const sure = one.weight === "fix" && other.weight === "fix";
+  return overlaps(one, other, sure ? SAME_SHARE_OF_SURE : SAME_SHARE);
 }
 
-function overlaps(one: Mark, other: Mark): boolean {
+function overlaps(one: Mark, other: Mark, share = SAME_SHARE): boolean {
   const longer = Math.max(one.to - one.from, other.to - other.from);
   if (longer === 0) return one.from === other.from;
-  return Math.min(one.to, other.to) - Math.max(one.from, other.from) >= SAME_SHARE * longer;
+  return Math.min(one.to, other.to) - Math.max(one.from, other.from) >= share * longer;
 }
 
 /** A rule of the house is what the house has settled, above all that ships. */

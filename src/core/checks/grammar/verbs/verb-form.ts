@@ -23,7 +23,9 @@ export const verbForm = markCheck({
     const found: Found[] = [];
     const add = (from: number, form: string, unsure = false, told = false) => {
       const own = syntax.words[from]?.form ?? "";
-      if (form === own || found.some((one) => one.from === from)) return;
+      const known = found.find((one) => one.from === from);
+      if (form === own || (known && (unsure || !known.unsure))) return;
+      if (known) found.splice(found.indexOf(known), 1);
       // "What he did was open the gate."
       if (IS_BE.test(own) && isCleft(syntax, from)) return;
       // "Has showed" may stand; "will showed" may not.
