@@ -20,7 +20,7 @@ export interface AbbreviationCheckParts extends Card {
   note?(tally: AbbreviationTally): string;
   /** Less than certain. */
   unsure?(tally: AbbreviationTally): boolean;
-  /** Kinds of copy that ask for it; in others it is certain only where the text explains some abbreviation. */
+  /** Kinds of copy that ask for it; in others it is advice until the text explains some abbreviation. */
   asking?: ReadonlySet<Kind>;
 }
 
@@ -41,13 +41,12 @@ export function abbreviationCheck(parts: AbbreviationCheckParts): Check<Abbrevia
         const places = find(known, circumstances);
         if (places.length === 0) return NOT_FOUND;
         const house = circumstances.houseAbbreviations.get(known.abbreviation)?.full ?? "";
-        const verdict = { places: places.join(" "), house };
-        if (unsure?.(known)) return { verdict: { ...verdict, unsure: true } };
+        const verdict = { places: places.join(" "), house, unsure: unsure?.(known) ?? false };
         if (!asking || asking.has(circumstances.kind))
-          return { verdict: { ...verdict, unsure: false } };
+          return { verdict: { ...verdict, advice: false } };
         return level > 0
-          ? { verdict: { ...verdict, unsure: false }, from: 1 }
-          : { verdict: { ...verdict, unsure: true }, until: 1 };
+          ? { verdict: { ...verdict, advice: false }, from: 1 }
+          : { verdict: { ...verdict, advice: true }, until: 1 };
       },
       speaks: ({ sort }) => sort === marks,
       find: (fact, verdict, _circumstances, block) => findingOf(fact, verdict, block, reason),
@@ -89,7 +88,7 @@ const isExplained = ({ definitions, entries }: AbbreviationTally) =>
 
 function findingOf(
   fact: AbbreviationFact,
-  { places, unsure }: Verdict,
+  { places, unsure, advice }: Verdict,
   block: number,
   reason: (fact: AbbreviationFact) => string,
 ): Conclusion | null {
@@ -101,5 +100,8 @@ function findingOf(
       .includes(String(placeOf(block, fact)))
   )
     return null;
-  return { from, to, reason: reason(fact), ...(unsure === true ? { unsure } : {}) };
+  const found: Conclusion = { from, to, reason: reason(fact) };
+  if (unsure === true) found.unsure = true;
+  if (advice === true) found.weight = "weigh";
+  return found;
 }

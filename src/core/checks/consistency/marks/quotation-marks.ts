@@ -38,8 +38,8 @@ export const quotationMarks = formCheck<FormFact>({
       const form = FORM_OF[group?.[0] ?? ""];
       const to = match.index + match[0].length;
       if (!form || match[0].length > LONGEST || !/\p{L}{2}/u.test(match[0])) continue;
-      // What has signs in it between straight marks is a literal of a program: '--merge', 'a.b'.
-      if (form === "'…'" && /^'[^\s']*[^\p{L}\s'’-][^\s']*'$/u.test(match[0])) continue;
+      // A small word, or what has signs in it, between straight marks is a literal of a program: 'next', 'a.b'.
+      if (form === "'…'" && /^'(?:[^\s']*[^\p{L}\s'’-][^\s']*|\p{Ll}+)'$/u.test(match[0])) continue;
       // A foot or a minute of arc: 12'.
       if (/\d$/.test(block.text.slice(0, match.index))) continue;
       facts.push({ from: match.index, to, key: "quotation marks", form });

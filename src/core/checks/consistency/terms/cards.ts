@@ -193,8 +193,10 @@ export const contractionHabit: Card = {
   source: "common practice of house styles",
   examples: [
     {
-      wrong: "It does not rain. It is not cold. The pump isn’t dry.",
-      right: "It does not rain. It is not cold. The pump is not dry.",
+      wrong:
+        "It does not rain. It is not cold. It was not late. We do not row. The pump isn’t dry.",
+      right:
+        "It does not rain. It is not cold. It was not late. We do not row. The pump is not dry.",
     },
     { leave: "It does not rain, and it is not cold." },
   ],

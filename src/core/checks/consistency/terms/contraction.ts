@@ -17,6 +17,9 @@ const FORMAL: ReadonlySet<Kind> = new Set([
 /** Kinds that are in full whatever the rest of the text has. */
 const STRICT: ReadonlySet<Kind> = new Set(["paper", "brief", "clinical"]);
 
+/** Full forms for each short one from which on other copy is written in full. */
+const MOSTLY_FULL = 4;
+
 const NOT = "is are was were has have had does do did could would should must need might";
 /** What stands before the second word of a full form that has a short one. */
 const BEFORE: ReadonlyMap<string, ReadonlySet<string>> = new Map(
@@ -80,7 +83,7 @@ export const contractionHabit = formCheck<FormFact>({
   atOdds(_key, counts, { kind }) {
     const short = counts.get("isn’t")?.own ?? 0;
     const full = counts.get("is not")?.own ?? 0;
-    return FORMAL.has(kind) && short > 0 && (STRICT.has(kind) || full >= 2 * short);
+    return FORMAL.has(kind) && short > 0 && (STRICT.has(kind) || full >= MOSTLY_FULL * short);
   },
   rules: (_key, _counts, { kind }) => (FORMAL.has(kind) ? { form: "is not", by: "kind" } : null),
   write({ from, to }, form, text) {
