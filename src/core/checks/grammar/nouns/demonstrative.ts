@@ -1,5 +1,5 @@
 import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
-import { VERB } from "../../../language/words/lexicon.ts";
+import { NOUN, VERB } from "../../../language/words/lexicon.ts";
 import { wordList } from "../../../language/words/word-lists.ts";
 import { markCheck } from "../../mark-check.ts";
 import { demonstrative as card } from "./cards.ts";
@@ -28,8 +28,12 @@ export const demonstrative = markCheck({
     const verbAfter = (verbAt[group.to] ?? -1) >= 0;
     if ((words[group.head]?.traits ?? 0) & VERB && !verbAfter) return false;
     // "This tutorial aims to show", "those patent claims licensable": the last noun may be a verb.
-    const compound = group.to - group.from > 2 && tags[group.head - 1] === TAG.NN;
+    const inner = words[group.head - 1];
+    const compound = group.to - group.from > 2 && ((inner?.traits ?? 0) & NOUN) !== 0;
     if (compound && (words[group.head]?.traits ?? 0) & VERB) return false;
+    const next = words[group.to];
+    if (!compound && tags[group.to] === TAG.VBZ && (next?.traits ?? 0) & NOUN && form === "those")
+      return false;
     // "Those wishing to read": people who do.
     if (form === "those" && (head.endsWith("ing") || TAG_SETS.ADJ[tags[group.to] ?? 0]))
       return false;

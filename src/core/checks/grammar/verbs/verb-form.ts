@@ -81,7 +81,8 @@ export const verbForm = markCheck({
       if (IS_BE.test(form) && (be || (pointed && syntax.words[by]?.form === "to"))) continue;
       // "The rest is silt": what it is may be a noun without an article; "we are plan to go" is none.
       const plans = after === TAG.TO && margin > NOUN_MARGIN;
-      const named = be && !plans && mayBeNoun(syntax, from, table);
+      const held = HAVE.has(syntax.words[from - 1]?.form ?? "") && after !== TAG.IN;
+      const named = (be || held) && !plans && mayBeNoun(syntax, from, table);
       add(from, formOf(form, best, table), !sure || noun || named);
     }
     return found;

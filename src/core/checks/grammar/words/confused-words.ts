@@ -1,5 +1,6 @@
-import { TAG } from "../../../language/tags/tag-sets.ts";
-import { VERB } from "../../../language/words/lexicon.ts";
+import type { Syntax } from "../../../language/phrases/syntax.ts";
+import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
+import { NOUN, VERB } from "../../../language/words/lexicon.ts";
 import type { Word, WordTable } from "../../../language/words/words.ts";
 import type { Choice } from "../../check.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
@@ -31,6 +32,7 @@ export const confusedWords = markCheck({
       // "Filled on throw.": a preposition that nothing follows.
       const ends = to >= words.length || /^[.;:!?)]$/.test(after);
       if (ends && /^(?:through|to|of|from|than|then)$/.test(word)) continue;
+      if (isNounOfPair(syntax, from) && (language.lexicon.traits(word) & NOUN) === 0) continue;
       // "Throw an error", "Lead the way": a command opens with its verb.
       if (from === syntax.sentenceFrom[from] && isCommand(words[from], language.words)) continue;
       // "side by side", "it's back to back": a phrase of its own.
@@ -43,6 +45,12 @@ export const confusedWords = markCheck({
     return found.filter(({ from }) => !seen.has(from) && seen.add(from));
   },
 });
+
+/** "Delimiters and cells": a noun joined to another of its number. */
+function isNounOfPair({ tags }: Syntax, unit: number): boolean {
+  const tag = tags[unit] ?? 0;
+  return TAG_SETS.NOUN[tag] === 1 && tags[unit - 1] === TAG.CC && tags[unit - 2] === tag;
+}
 
 /** A verb as it stands in a command. */
 function isCommand(word: Word | undefined, table: WordTable): boolean {
