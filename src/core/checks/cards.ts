@@ -155,6 +155,7 @@ import {
 import {
   bareInfinitive,
   baseForPast,
+  clauseVerb,
   clauseWill,
   gerundAfterPreposition,
   gerundOrInfinitive,
@@ -246,6 +247,7 @@ export const CARDS: readonly Card[] = [
   verbForm,
   modalOf,
   loneParticiple,
+  clauseVerb,
   baseForPast,
   bareInfinitive,
   gerundOrInfinitive,

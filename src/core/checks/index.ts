@@ -135,6 +135,7 @@ import { runOn } from "./grammar/sentences/run-on.ts";
 import { tenseShift } from "./grammar/sentences/tense-shift.ts";
 import { bareInfinitive } from "./grammar/verbs/bare-infinitive.ts";
 import { baseForPast } from "./grammar/verbs/base-for-past.ts";
+import { clauseVerb } from "./grammar/verbs/clause-verb.ts";
 import { clauseWill } from "./grammar/verbs/clause-will.ts";
 import { gerundAfterPreposition } from "./grammar/verbs/gerund-after-preposition.ts";
 import { gerundOrInfinitive } from "./grammar/verbs/gerund-or-infinitive.ts";
@@ -222,6 +223,7 @@ export const CHECKS = [
   verbForm,
   modalOf,
   loneParticiple,
+  clauseVerb,
   baseForPast,
   bareInfinitive,
   gerundOrInfinitive,

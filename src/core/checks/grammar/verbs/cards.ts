@@ -53,6 +53,27 @@ export const loneParticiple: Card = {
   ],
 };
 
+export const clauseVerb: Card = {
+  pass: "grammar",
+  id: "grammar/clause-verb",
+  weight: "fix",
+  code: "vb",
+  title: "Verb that its clause can’t take",
+  why: "Each clause has a verb that goes with its subject: “they look”, “we spoke”, “she is going”, “how does it look”. Where the only word that could be one has another form, that is a slip.",
+  source: "common practice",
+  examples: [
+    {
+      wrong: "The posters came and they looks fine.",
+      right: "The posters came and they look fine.",
+    },
+    { wrong: "In the morning we spoken to him.", right: "In the morning we spoke to him." },
+    { wrong: "How does it looks now?", right: "How does it look now?" },
+    { wrong: "The keeper notice that it rains.", right: "The keeper notices that it rains." },
+    { leave: "Had they spoken before it began?" },
+    { leave: "The notice that he wrote was lost." },
+  ],
+};
+
 export const baseForPast: Card = {
   pass: "grammar",
   id: "grammar/base-for-past",
