@@ -61,8 +61,18 @@ function isSameMistake(one: Mark, other: Mark): boolean {
   // "utilized" may be of another variety and too grand: two questions.
   const passes = [one.pass, other.pass];
   if (passes.includes("spelling") && passes.includes("wording")) return false;
+  if (one.pass === "grammar" && other.pass === "grammar" && liesWithin(one, other)) return true;
   const sure = one.weight === "fix" && other.weight === "fix";
   return overlaps(one, other, sure ? SAME_SHARE_OF_SURE : SAME_SHARE);
+}
+
+/** Characters of two or three words, of which a mark within may speak too: "in side" and "side". */
+const FEW_WORDS = 20;
+
+function liesWithin(one: Mark, other: Mark): boolean {
+  const [inner, outer] = one.to - one.from < other.to - other.from ? [one, other] : [other, one];
+  if (inner.from === inner.to || outer.to - outer.from > FEW_WORDS) return false;
+  return inner.from >= outer.from && inner.to <= outer.to;
 }
 
 function overlaps(one: Mark, other: Mark, share = SAME_SHARE): boolean {

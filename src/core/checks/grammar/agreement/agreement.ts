@@ -12,10 +12,11 @@ import {
 import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
 import { NOUN, VERB } from "../../../language/words/lexicon.ts";
 import { wordList } from "../../../language/words/word-lists.ts";
-import { UNCHANGED, type WordTable } from "../../../language/words/words.ts";
+import { BARE, ING, UNCHANGED, type WordTable } from "../../../language/words/words.ts";
 import type { BlockKind } from "../../../manuscript/model.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { isTitleLike } from "../sentences/title-like.ts";
+import { tellsOfPast } from "../verbs/past-times.ts";
 import { betterChoices } from "../words/better-choices.ts";
 import { isAmount } from "./amounts.ts";
 import { agreement as card } from "./cards.ts";
@@ -55,15 +56,19 @@ export const agreement = markCheck({
       // "SQLite Release 3": part of a name.
       if (from !== syntax.sentenceFrom[from] && /^\p{Lu}\p{Ll}/u.test(written(syntax, from)))
         continue;
+      // "That evening": no form of a verb that has a number.
+      if (table.isForm(form, ING)) continue;
       const other = numberForm(form, best === 0, table);
       if (found.some((one) => one.from === from)) continue;
       if (other === form || UNCHANGED.has(form)) continue;
       const verb = finiteVerbAt(syntax, from);
       if (!mayDisagree(syntax, verb, best, margin)) continue;
+      const lexical = verb.main === from && table.isForm(form, BARE) && !PLURAL_FORMS.has(form);
+      const past = lexical && best === 0 && tellsOfPast(syntax, from);
       found.push({
         from,
         to: from + 1,
-        mends: [other],
+        mends: past ? [table.inflect(form, "VBD"), other] : [other],
         reason: reasonFor(syntax, verb, best),
         unsure: !sure || !subjectOf(syntax, verb),
         weight: "settle",
@@ -127,7 +132,16 @@ function plainDisagreement(
     SINGULAR_FORMS.has(form) || (lexical && tag === TAG.VBZ && !form.startsWith("'"));
   const plural = PLURAL_FORMS.has(form) || (lexical && tag === TAG.VB);
   if (!singular && !plural) return null;
-  const mend = () => ({ from: unit, to: unit + 1, mends: [numberForm(form, plural, table)] });
+  const mend = () => {
+    const other = numberForm(form, plural, table);
+    // "She come yesterday": the past was meant.
+    const past = lexical && plural && tellsOfPast(syntax, unit);
+    return {
+      from: unit,
+      to: unit + 1,
+      mends: past ? [table.inflect(form, "VBD"), other] : [other],
+    };
+  };
   let ahead = unit - 1;
   while (ahead > 0 && TAG_SETS.ADV[tags[ahead] ?? 0]) ahead--;
   if (MODALS.has(words[ahead]?.form ?? "")) return null;

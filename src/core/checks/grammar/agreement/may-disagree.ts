@@ -8,7 +8,7 @@ import {
   written,
 } from "../../../language/phrases/syntax.ts";
 import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
-import { NOUN } from "../../../language/words/lexicon.ts";
+import { ADJECTIVE, NOUN } from "../../../language/words/lexicon.ts";
 import { wordList } from "../../../language/words/word-lists.ts";
 import { isAmount, SUMS } from "./amounts.ts";
 
@@ -54,6 +54,8 @@ export function mayDisagree(
     return false;
   if (hasNoNumber(syntax, unit, best) || isInverted(syntax, unit)) return false;
   if (asksWithObject(syntax, unit)) return false;
+  // "…, but bring a coat": a command.
+  if (tags[unit] === TAG.VB && tags[unit - 1] === TAG.CC && margin < CLEAR) return false;
   if (best === 1 && opensWithDoing(syntax, unit)) return false;
   if (best === 0 && tags[unit] === TAG.VB && isWished(syntax, unit)) return false;
   const subject = subjectOf(syntax, verb);
@@ -163,6 +165,12 @@ function mayBeNoun(syntax: Syntax, unit: number): boolean {
   const word = syntax.words[unit];
   if (syntax.tags[unit] !== TAG.VB || PLURAL_FORMS.has(word?.form ?? "")) return false;
   if (((word?.traits ?? 0) & NOUN) === 0 || takesObject(syntax, unit)) return false;
+  // "One of them say": no noun follows a pronoun; "the weather look good": nor does a quality follow a noun.
+  if (TAG_SETS.PRONOUN[syntax.tags[unit - 1] ?? 0]) return false;
+  const next = syntax.tags[unit + 1] ?? 0;
+  const told = TAG_SETS.ADJ[next] === 1 || TAG_SETS.ADV[next] === 1;
+  const quality = ((syntax.words[unit + 1]?.traits ?? 0) & ADJECTIVE) !== 0;
+  if (told && quality && !TAG_SETS.NOMINAL[syntax.tags[unit + 2] ?? 0]) return false;
   return hasVerbWithin(syntax, unit, NOUN_REACH);
 }
 

@@ -9,7 +9,8 @@ export const numberNoun = markCheck({
   ...card,
   reason: "More than one: “{1}”.",
   patterns: [
-    "two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|twenty|thirty|forty|fifty ADJ? [NN] .|,|in|on|at|of|for|to|from|with|asked|came|were|are|have|a|and|ago|later|before => $3:NNS",
+    "two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|twenty|thirty|forty|fifty ADJ? [NN] !NN|NNS|NNP|NNPS|POS|CD|VBG|VBN|JJ|-|or|by => $3:NNS",
+    "two|three|four|five|six|seven|eight|nine|ten|twenty|thirty|several|many [minute] .|,|and|for|ago|later|to|in|before|after|</s> => $2:NNS",
     "#|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|sixty|seventy|eighty|ninety [day|hour|week|month|year|minute|mile|metre|meter|kilometre|dollar|page|child|person|boat|visitor|time] .|,|and|for|ago|later|to|</s> => $2:NNS",
     "both|several|many|few ADJ? [NN] were|are|have|do|need|want|work|stay|come|go|make|take|seem => $3:NNS",
   ],
@@ -21,18 +22,25 @@ export const numberNoun = markCheck({
     const form = words[noun]?.form ?? "";
     const before = words[number - 1]?.form ?? "";
     const after = words[noun + 1]?.form ?? "";
-    if (!/^[a-z]{3,}$/.test(form) || tags[noun] !== TAG.NN) return false;
+    if (!/^[a-z]{3,}$/.test(form)) return false;
+    if (tags[noun] !== TAG.NN && form !== "minute") return false;
     // "Chapter five time": a label; how often something is done is none.
     const labelled = TAG_SETS.NOMINAL[tags[number - 1] ?? 0] === 1 && !/^(?:time|day)$/.test(form);
     if (labelled || tags[number - 1] === TAG.CD) return false;
-    if (NO_COUNT_AFTER.has(before)) return false;
+    // "Four last year"; "eleven lemon, nine mint": of what was named before.
+    if (/^(?:last|next|this)$/.test(words[noun - 1]?.form ?? "")) return false;
+    if (after === "," && tags[noun + 2] === TAG.CD) return false;
+    if (NO_COUNT_AFTER.has(before) && !(before === "about" && TIMES.test(form))) return false;
     if (PLURAL_AS_THEY_ARE.has(form)) return false;
     if (after === "of" && /^(?:out|by)$/.test(form)) return false;
-    if (after === "and" && !TAG_SETS.VERB[tags[noun + 2] ?? 0]) return false;
+    // "Two sail and oar boats": they belong to a noun that follows.
+    const joined = TAG_SETS.DET[tags[noun + 2] ?? 0] || TAG_SETS.VERB[tags[noun + 2] ?? 0];
+    if (after === "and" && !joined) return false;
     const plural = table.inflect(form, "NNS");
     return plural !== form && lexicon.varieties(plural) !== 0 && lexicon.frequency(form) > 5;
   },
 });
 
+const TIMES = /^(?:minute|hour|day|week|month|year)$/;
 const NO_COUNT_AFTER = wordList("number-noun/no-count-after");
 const PLURAL_AS_THEY_ARE = wordList("number-noun/plural-as-they-are");

@@ -13,7 +13,7 @@ import {
 import { type Found, markCheck } from "../../mark-check.ts";
 import { isTitleLike } from "../sentences/title-like.ts";
 import { clauseVerb as card } from "./cards.ts";
-import { isPastTime } from "./past-times.ts";
+import { tellsOfPast } from "./past-times.ts";
 
 /** A clause whose verb has no form that its subject could take, told by the words and not by their tags. */
 export const clauseVerb = markCheck({
@@ -23,13 +23,16 @@ export const clauseVerb = markCheck({
   find(syntax, language) {
     const { words: table } = language;
     const found: Found[] = [];
-    for (let unit = 1; unit < syntax.words.length; unit++) {
-      if (((syntax.words[unit]?.traits ?? 0) & VERB) === 0) continue;
+    for (let unit = 0; unit < syntax.words.length; unit++) {
+      const owner = ownerForVerb(syntax, unit);
+      if (owner) found.push(owner);
+      if (unit === 0 || ((syntax.words[unit]?.traits ?? 0) & VERB) === 0) continue;
       const one =
         afterPronoun(syntax, unit, table) ??
         afterDo(syntax, unit, table) ??
         afterAdverb(syntax, unit, table) ??
-        takenForNoun(syntax, unit, language);
+        takenForNoun(syntax, unit, language) ??
+        perhapsTakenForNoun(syntax, unit, table);
       if (one) found.push(one);
     }
     return found;
@@ -176,26 +179,59 @@ function takenForNoun(syntax: Syntax, unit: number, language: Language): Found |
   if (clause && !(that || /^(?:whether|if|how|why)$/.test(words[unit + 1]?.form ?? "")))
     return null;
   if (finite(unit + 1, end) > (clause ? 1 : 0)) return null;
-  const past = isOver(syntax, start, end);
+  const past = tellsOfPast(syntax, unit);
   const third = table.inflect(form, "VBZ");
   const before = table.inflect(form, "VBD");
   return { from: unit, to: unit + 1, mends: past ? [before, third] : [third, before] };
 }
+
+/**
+ * "The clock run ten minutes fast.", "The hand point to the hours, …": likewise before what may follow a
+ * noun too, where it opens the clause and that has no verb at all.
+ */
+function perhapsTakenForNoun(syntax: Syntax, unit: number, table: WordTable): Found | null {
+  const { words, tags, nounGroups, nounAt, sentenceFrom, sentenceTo } = syntax;
+  if (tags[unit] !== TAG.NN || !MAY_FOLLOW_VERB[tags[unit + 1] ?? 0]) return null;
+  const group = nounGroups[nounAt[unit] ?? -1];
+  const start = sentenceFrom[unit] ?? 0;
+  if (group?.from !== start || unit - group.from < 2) return null;
+  if (tags[start] !== TAG.DT && tags[start] !== TAG["PRP$"]) return null;
+  const form = words[unit]?.form ?? "";
+  if (tags[unit - 1] !== TAG.NN || !table.isForm(form, BARE)) return null;
+  const end = sentenceTo[unit] ?? words.length;
+  if (isTitleLike(syntax.text) || !/^[.!]$/.test(words[end - 1]?.form ?? "")) return null;
+  let to = unit + 1;
+  while (to < end && tags[to] !== TAG[","] && tags[to] !== TAG.CS) to++;
+  if (syntax.verbGroups.some((verb) => verb.finite >= start && verb.finite < to)) return null;
+  const [third, past] = [table.inflect(form, "VBZ"), table.inflect(form, "VBD")];
+  const mends = tellsOfPast(syntax, unit) ? [past, third] : [third, past];
+  return { from: unit, to: unit + 1, mends, unsure: true };
+}
+const MAY_FOLLOW_VERB = tagSet("IN", "TO", "CD", "RB", "JJ");
+
+/** "Your late.", "Their going home.": a sentence without a verb, which its owner has. */
+function ownerForVerb(syntax: Syntax, unit: number): Found | null {
+  const { words, tags, sentenceFrom, sentenceTo, verbGroups } = syntax;
+  const short = SHORT[words[unit]?.form ?? ""];
+  if (!short || unit !== sentenceFrom[unit]) return null;
+  const end = sentenceTo[unit] ?? words.length;
+  if (end - unit < 3 || !/^[.!?]$/.test(words[end - 1]?.form ?? "")) return null;
+  if (verbGroups.some((verb) => verb.finite >= unit && verb.finite < end)) return null;
+  const next = tags[unit + 1] ?? 0;
+  const said = next === TAG.VBG || TAG_SETS.ADJ[next] || next === TAG.RB || next === TAG.NOT;
+  // "Your late father.": a quality belongs to a noun that follows.
+  let at = unit + 1;
+  while (TAG_SETS.ADV[tags[at] ?? 0] || TAG_SETS.ADJ[tags[at] ?? 0]) at++;
+  if (!said || TAG_SETS.NOMINAL[tags[at] ?? 0]) return null;
+  const capital = /^\p{Lu}/u.test(written(syntax, unit));
+  const mend = capital ? short[0]?.toUpperCase() + short.slice(1) : short;
+  return { from: unit, to: unit + 1, mends: [mend] };
+}
+const SHORT: Readonly<Record<string, string>> = { your: "you’re", their: "they’re" };
 
 /** "The watchman", "his old hand": a determiner, and before the last word another noun in the singular. */
 function isOwnedSubject({ tags }: Syntax, { from, to }: NounGroup): boolean {
   return (
     (tags[from] === TAG.DT || tags[from] === TAG.PRP$) && tags[to - 2] === TAG.NN && to - from >= 3
   );
-}
-
-const PAST_AFTER_LAST =
-  /^(?:week|night|month|year|time|summer|winter|spring|autumn|monday|tuesday|wednesday|thursday|friday|saturday|sunday)$/;
-
-/** Whether a time that is over is named between two units. */
-function isOver(syntax: Syntax, from: number, to: number): boolean {
-  for (let at = from; at < to; at++) if (isPastTime(syntax, at, PAST_AFTER_LAST)) return true;
-  return syntax.verbGroups.some(({ finite }) => {
-    return finite >= from && finite < to && syntax.tags[finite] === TAG.VBD;
-  });
 }

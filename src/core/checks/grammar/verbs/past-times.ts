@@ -1,4 +1,5 @@
 import type { Syntax } from "../../../language/phrases/syntax.ts";
+import { TAG } from "../../../language/tags/tag-sets.ts";
 
 /** Whether a time that is over is named at a unit: "yesterday", "ago", or "last" with one of some words. */
 export function isPastTime({ words }: Syntax, unit: number, afterLast: RegExp): boolean {
@@ -9,4 +10,24 @@ export function isPastTime({ words }: Syntax, unit: number, afterLast: RegExp): 
     words[unit - 1]?.form !== "the" &&
     afterLast.test(words[unit + 1]?.form ?? "")
   );
+}
+
+const PAST_AFTER_LAST =
+  /^(?:week|night|month|year|time|summer|winter|spring|autumn|monday|tuesday|wednesday|thursday|friday|saturday|sunday)$/;
+
+const CLAUSE_REACH = 4;
+const ALWAYS_SO = /^(?:where|which|who|that|what|why|how|because|if|whether)$/;
+
+/** Whether the sentence of a unit tells of the past: it names a time that is over, or another of its verbs does. */
+export function tellsOfPast(syntax: Syntax, unit: number): boolean {
+  const from = syntax.sentenceFrom[unit] ?? 0;
+  const to = syntax.sentenceTo[unit] ?? syntax.words.length;
+  for (let at = from; at < to; at++) if (isPastTime(syntax, at, PAST_AFTER_LAST)) return true;
+  // "The town where he teaches": what is always so may stand beside the past.
+  for (let at = Math.max(from, unit - CLAUSE_REACH); at < unit; at++) {
+    if (ALWAYS_SO.test(syntax.words[at]?.form ?? "")) return false;
+  }
+  return syntax.verbGroups.some(({ finite }) => {
+    return finite >= from && finite < to && finite !== unit && syntax.tags[finite] === TAG.VBD;
+  });
 }
