@@ -1,7 +1,7 @@
-import type { Language } from "../../../language/analysis.ts";
-import { type NounGroup, type Syntax, written } from "../../../language/phrases/syntax.ts";
+import { type Syntax, written } from "../../../language/phrases/syntax.ts";
 import { TAG, TAG_SETS, tagSet } from "../../../language/tags/tag-sets.ts";
 import { ADJECTIVE, ADVERB, NOUN, VERB } from "../../../language/words/lexicon.ts";
+import { wordList } from "../../../language/words/word-lists.ts";
 import {
   BARE,
   ING,
@@ -31,8 +31,7 @@ export const clauseVerb = markCheck({
         afterPronoun(syntax, unit, table) ??
         afterDo(syntax, unit, table) ??
         afterAdverb(syntax, unit, table) ??
-        takenForNoun(syntax, unit, language) ??
-        perhapsTakenForNoun(syntax, unit, table);
+        withoutEnding(syntax, unit, table);
       if (one) found.push(one);
     }
     return found;
@@ -150,64 +149,114 @@ function afterAdverb(syntax: Syntax, unit: number, table: WordTable): Found | nu
 }
 const BE = /^(?:is|are|was|were|be|been|'s|'re)$/;
 
-/** What shows that the word before it is a verb: a clause, an object, an infinitive. */
-const AFTER_VERB = tagSet("CS", "DT", "PRP$", "PPO", "WRB");
+/** What shows that the word before it is a verb: its object. */
+const OBJECT = tagSet("DT", "PRP$", "PPO");
+/** Words that open a clause, which then has a verb; "that" and "if" may ask for a plain form. */
+const OPENERS = new Set(
+  "when because although though while whereas since that if unless".split(" "),
+);
+const WISHES = /^(?:that|if|lest|unless|though)$/;
+/** Nouns of several people, which take either number. */
+const COLLECTIVE = wordList("clauses/either");
+
+/** A clause: its first unit, the one after its last, and the word that opens it, "" at a sentence's start. */
+interface Clause {
+  from: number;
+  to: number;
+  opener: string;
+}
+
+const ENDS = tagSet(",", ":", "CS", "WRB", "WDT", "WP", "CC", "BR", "QT", ".");
+
+function clauseOf({ tags, words, sentenceFrom, sentenceTo }: Syntax, unit: number): Clause {
+  const start = sentenceFrom[unit] ?? 0;
+  const end = sentenceTo[unit] ?? words.length;
+  let from = unit;
+  while (from > start && !ENDS[tags[from - 1] ?? 0]) from--;
+  let to = unit + 1;
+  while (to < end && !ENDS[tags[to] ?? 0]) to++;
+  return { from, to, opener: from > start ? (words[from - 1]?.form ?? "") : "" };
+}
 
 /**
- * "The watchman notice that the door was open": the last word of a noun group, where its clause has no
- * other verb and what follows is what a verb takes.
+ * "The watchman notice that it rains", "when the tide rise", "the glass come with a scratch": a verb in its
+ * base form after a singular subject, taken for a noun or a participle, in a clause that has no other verb.
  */
-function takenForNoun(syntax: Syntax, unit: number, language: Language): Found | null {
-  const { words, tags, nounGroups, nounAt, sentenceFrom, sentenceTo } = syntax;
-  if (tags[unit] !== TAG.NN || !AFTER_VERB[tags[unit + 1] ?? 0]) return null;
-  const group = nounGroups[nounAt[unit] ?? -1];
-  if (!group || group.to !== unit + 1 || group.head !== unit || unit - group.from < 2) return null;
-  const table = language.words;
+function withoutEnding(syntax: Syntax, unit: number, table: WordTable): Found | null {
+  const { words, tags, nounGroups, nounAt, sentenceTo } = syntax;
   const form = words[unit]?.form ?? "";
-  if (!table.isForm(form, BARE) || /\p{Lu}/u.test(written(syntax, unit))) return null;
-  if (!isOwnedSubject(syntax, group)) return null;
-  const start = sentenceFrom[unit] ?? 0;
+  const tag = tags[unit] ?? 0;
+  if (tag !== TAG.NN && tag !== TAG.VB && tag !== TAG.VBN) return null;
+  const forms = table.formsOf(form);
+  if ((forms & (1 << BARE)) === 0 || forms & (1 << PAST) || AUXILIARY.test(form)) return null;
+  if (/\p{Lu}/u.test(written(syntax, unit)) || tags[unit - 1] !== TAG.NN) return null;
+  const clause = clauseOf(syntax, unit);
+  const group = nounGroups[nounAt[unit - 1] ?? -1];
+  if (!group || unit - group.from < 2) return null;
+  if (group.from !== clause.from && !isAfterTime(syntax, clause, group.from)) return null;
+  if (tags[group.from] !== TAG.DT && tags[group.from] !== TAG.PRP$) return null;
+  const subject = words[unit - 1]?.form ?? "";
+  if (COLLECTIVE.has(subject) || /^(?:these|those|all|both)$/.test(words[group.from]?.form ?? ""))
+    return null;
+  // "The company sell tide clocks": the first that may be the verb is it.
+  if (AUXILIARY.test(subject)) return null;
+  if (tags[unit - 2] === TAG.NN && table.isForm(subject, BARE) && hasVerbTrait(syntax, unit - 1))
+    return null;
+  const opens = clause.opener === "" || OPENERS.has(clause.opener) || isJoining(clause.opener);
+  if (!opens || (tag === TAG.VB && WISHES.test(clause.opener))) return null;
+  const other = ({ finite, from }: { finite: number; from: number }) =>
+    from !== unit && finite >= clause.from && finite < clause.to;
+  if (syntax.verbGroups.some(other)) return null;
   const end = sentenceTo[unit] ?? words.length;
   if (isTitleLike(syntax.text) || !/^[.!?]$/.test(words[end - 1]?.form ?? "")) return null;
-  const finite = (from: number, to: number) =>
-    syntax.verbGroups.filter((verb) => verb.finite >= from && verb.finite < to).length;
-  if (finite(start, unit) > 0) return null;
-  const clause = tags[unit + 1] === TAG.CS || tags[unit + 1] === TAG.WRB;
-  // "The notice that he wrote was lost": a clause about the noun, and its verb after it.
-  const that = words[unit + 1]?.form === "that";
-  if (clause && that && TAG_SETS.VERB[tags[unit + 2] ?? 0]) return null;
-  if (clause && !(that || /^(?:whether|if|how|why)$/.test(words[unit + 1]?.form ?? "")))
-    return null;
-  if (finite(unit + 1, end) > (clause ? 1 : 0)) return null;
-  const past = tellsOfPast(syntax, unit);
-  const third = table.inflect(form, "VBZ");
-  const before = table.inflect(form, "VBD");
-  return { from: unit, to: unit + 1, mends: past ? [before, third] : [third, before] };
+  // "A prize-fight referee, chieftain of a gang": what is said of a noun; "does your plan attract …?"
+  if (tags[unit + 1] === TAG[","] && !OPENERS.has(clause.opener)) return null;
+  if (words[end - 1]?.form === "?") return null;
+  const joined = clause.opener === "and" || clause.opener === "or" || clause.opener === ",";
+  const before = tags[clause.from - 2] ?? 0;
+  const isPair = joined && (TAG_SETS.NOMINAL[before] === 1 || TAG_SETS.PRONOUN[before] === 1);
+  const sure = isPair ? "doubt" : certainty(syntax, unit, clause);
+  if (sure === "none") return null;
+  const [third, past] = [table.inflect(form, "VBZ"), table.inflect(form, "VBD")];
+  return {
+    from: unit,
+    to: unit + 1,
+    mends: tellsOfPast(syntax, unit) ? [past, third] : [third, past],
+    ...(sure === "doubt" ? { unsure: true } : sure === "likely" ? { weight: "settle" } : {}),
+  };
 }
 
-/**
- * "The clock run ten minutes fast.", "The hand point to the hours, …": likewise before what may follow a
- * noun too, where it opens the clause and that has no verb at all.
- */
-function perhapsTakenForNoun(syntax: Syntax, unit: number, table: WordTable): Found | null {
-  const { words, tags, nounGroups, nounAt, sentenceFrom, sentenceTo } = syntax;
-  if (tags[unit] !== TAG.NN || !MAY_FOLLOW_VERB[tags[unit + 1] ?? 0]) return null;
-  const group = nounGroups[nounAt[unit] ?? -1];
-  const start = sentenceFrom[unit] ?? 0;
-  if (group?.from !== start || unit - group.from < 2) return null;
-  if (tags[start] !== TAG.DT && tags[start] !== TAG["PRP$"]) return null;
-  const form = words[unit]?.form ?? "";
-  if (tags[unit - 1] !== TAG.NN || !table.isForm(form, BARE)) return null;
-  const end = sentenceTo[unit] ?? words.length;
-  if (isTitleLike(syntax.text) || !/^[.!]$/.test(words[end - 1]?.form ?? "")) return null;
-  let to = unit + 1;
-  while (to < end && tags[to] !== TAG[","] && tags[to] !== TAG.CS) to++;
-  if (syntax.verbGroups.some((verb) => verb.finite >= start && verb.finite < to)) return null;
-  const [third, past] = [table.inflect(form, "VBZ"), table.inflect(form, "VBD")];
-  const mends = tellsOfPast(syntax, unit) ? [past, third] : [third, past];
-  return { from: unit, to: unit + 1, mends, unsure: true };
+/** "On Tuesday evening the watchman": a time or place opens the sentence before the subject. */
+function isAfterTime({ tags }: Syntax, { from, opener }: Clause, subject: number): boolean {
+  const before = tags[subject - 1] ?? 0;
+  const ended = TAG_SETS.NOMINAL[before] === 1 || before === TAG.CD || TAG_SETS.ADV[before] === 1;
+  return opener === "" && ended && (tags[from] === TAG.IN || tags[from] === TAG.RB);
 }
-const MAY_FOLLOW_VERB = tagSet("IN", "TO", "CD", "RB", "JJ");
+
+const hasVerbTrait = ({ words }: Syntax, unit: number) => ((words[unit]?.traits ?? 0) & VERB) !== 0;
+
+const isJoining = (form: string) => /^(?:,|and|but|or|so|:)$/.test(form);
+
+/** How sure it is that a word is the verb of its clause. */
+function certainty(
+  syntax: Syntax,
+  unit: number,
+  { to, opener }: Clause,
+): "sure" | "likely" | "doubt" | "none" {
+  const { words, tags, sentenceTo } = syntax;
+  const next = tags[unit + 1] ?? 0;
+  const end = sentenceTo[unit] ?? words.length;
+  const rest = (from: number) =>
+    syntax.verbGroups.filter(({ finite }) => finite >= from && finite < end).length;
+  // "That the door was open": what was noticed. "The notice that he wrote was lost" has a verb of its own after it.
+  if (unit + 1 === to && /^(?:that|whether|how|why)$/.test(words[to]?.form ?? "")) {
+    return !TAG_SETS.VERB[tags[to + 1] ?? 0] && rest(to) <= 1 ? "sure" : "none";
+  }
+  if (OBJECT[next]) return opener === "" && rest(to) > 0 ? "doubt" : "sure";
+  if (OPENERS.has(opener) && !WISHES.test(opener)) return "likely";
+  if (tags[unit] === TAG.VB || tags[unit] === TAG.VBN) return "likely";
+  return "doubt";
+}
 
 /** "Your late.", "Their going home.": a sentence without a verb, which its owner has. */
 function ownerForVerb(syntax: Syntax, unit: number): Found | null {
@@ -228,10 +277,3 @@ function ownerForVerb(syntax: Syntax, unit: number): Found | null {
   return { from: unit, to: unit + 1, mends: [mend] };
 }
 const SHORT: Readonly<Record<string, string>> = { your: "you’re", their: "they’re" };
-
-/** "The watchman", "his old hand": a determiner, and before the last word another noun in the singular. */
-function isOwnedSubject({ tags }: Syntax, { from, to }: NounGroup): boolean {
-  return (
-    (tags[from] === TAG.DT || tags[from] === TAG.PRP$) && tags[to - 2] === TAG.NN && to - from >= 3
-  );
-}
