@@ -236,6 +236,8 @@ function pronounDisagreement(syntax: Syntax, unit: number, singular: boolean): s
     at === start || /^(?:[,;:.?!“"(—]|but|because|when|while|so|which|what|then)$/.test(before);
   if (!opens) return null;
   if (singular) return PLURAL.has(subject) ? subject : null;
+  const supposed = /^(?:if|though|lest|wish|unless|that)$/.test(before);
+  if (ONE_THING.has(subject) && form === "were" && !supposed) return subject;
   if (ONE_THING.has(subject) && tags[unit] === TAG.VB && !PLURAL_FORMS.has(form)) {
     return takesPlain(syntax, unit) ? subject : null;
   }

@@ -112,7 +112,7 @@ function isPlural(syntax: Syntax, noun: number): boolean {
   const first = words[group?.from ?? noun]?.form ?? "";
   const many = MANY.has(before) || (group !== undefined && group.from < noun && MANY.has(first));
   if (next < tags.length && !/^[\p{Ll}.,;)]/u.test(written(syntax, next))) return false;
-  if (/^(?:are|were|have|do)$/.test(form)) return true;
+  if (/^(?:are|were|have|do|who)$/.test(form)) return true;
   const verb = verbGroups[verbAt[next] ?? -1];
   if (verb && verb.finite === next && (after === TAG.VBD || after === TAG.MD)) {
     // "The gauge's broken": a participle after "is".

@@ -12,6 +12,8 @@ export const numberNoun = markCheck({
     "two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|twenty|thirty|forty|fifty ADJ? [NN] !NN|NNS|NNP|NNPS|POS|CD|VBG|VBN|JJ|-|or|by => $3:NNS",
     "two|three|four|five|six|seven|eight|nine|ten|twenty|thirty|several|many [minute] .|,|and|for|ago|later|to|in|before|after|</s> => $2:NNS",
     "#|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|sixty|seventy|eighty|ninety [day|hour|week|month|year|minute|mile|metre|meter|kilometre|dollar|page|child|person|boat|visitor|time] .|,|and|for|ago|later|to|</s> => $2:NNS",
+    "all [NN] are|were|have|do|need|must|should|can|will => $2:NNS",
+    "number|couple|dozens|hundreds|thousands of ADJ? [NN] .|,|in|on|at|for|to|from|with|is|are|was|were|have|and|that|which|who|</s> => $4:NNS",
     "both|several|many|few ADJ? [NN] were|are|have|do|need|want|work|stay|come|go|make|take|seem => $3:NNS",
   ],
   accepts: ({ bounds, pattern }, syntax, { lexicon, words: table }) => {
@@ -23,13 +25,15 @@ export const numberNoun = markCheck({
     const before = words[number - 1]?.form ?? "";
     const after = words[noun + 1]?.form ?? "";
     if (!/^[a-z]{3,}$/.test(form)) return false;
+    if (UNCOUNTED_TOO.test(words[number]?.form ?? "") && NOT_COUNTED.has(form)) return false;
+    if (words[number]?.form === "number" && !/^(?:a|large|small|great|growing|high)$/.test(before))
+      return false;
     if (tags[noun] !== TAG.NN && form !== "minute") return false;
     // "Chapter five time": a label; how often something is done is none.
     const labelled = TAG_SETS.NOMINAL[tags[number - 1] ?? 0] === 1 && !/^(?:time|day)$/.test(form);
     if (labelled || tags[number - 1] === TAG.CD) return false;
-    // "Four last year"; "eleven lemon, nine mint": of what was named before.
+    // "Four last year": of what was named before.
     if (/^(?:last|next|this)$/.test(words[noun - 1]?.form ?? "")) return false;
-    if (after === "," && tags[noun + 2] === TAG.CD) return false;
     if (NO_COUNT_AFTER.has(before) && !(before === "about" && TIMES.test(form))) return false;
     if (PLURAL_AS_THEY_ARE.has(form)) return false;
     if (after === "of" && /^(?:out|by)$/.test(form)) return false;
@@ -41,6 +45,8 @@ export const numberNoun = markCheck({
   },
 });
 
+const NOT_COUNTED = wordList("many-much/not-counted");
+const UNCOUNTED_TOO = /^(?:all|number|couple|dozens|hundreds|thousands)$/;
 const TIMES = /^(?:minute|hour|day|week|month|year)$/;
 const NO_COUNT_AFTER = wordList("number-noun/no-count-after");
 const PLURAL_AS_THEY_ARE = wordList("number-noun/plural-as-they-are");

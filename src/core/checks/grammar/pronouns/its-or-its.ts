@@ -12,6 +12,7 @@ export const itsOrIts = markCheck({
     "has|have|had|lost|lose|loses|kept|on|in|of|by|with|from|for|to|at|under|into|has|changed [it 's] ADJ? own|NOUN !that|who|which|when => its",
     "[it 's] own => its",
     "at [it 's] JJS => its",
+    "when|if|because|though|although|so|think|thinks|says|said|know|knows|hope|sure [its] JJ .|,|because|here|today|now|outside|again|</s> => it’s",
     "<s> [its] not|been|a|an|the|too|raining|snowing => it’s",
     "<s> [its] never|always|only|just|almost|like a|an|the|been|too|because|that|when|if|time => it’s",
     "<s> [its] clear|possible|true|important|likely that|to|if|when|for|.|, => it’s",
@@ -34,6 +35,9 @@ export const itsOrIts = markCheck({
       if (PREPOSITIONS.has(form) && before === TAG.CS) return false;
       return TAG_SETS.NOUN[tags[end] ?? 0] === 1 || TAG_SETS.ADJ[tags[end] ?? 0] === 1;
     }
+    // "Because its own.": what it has, not what it is.
+    if (pattern.source.includes("JJ .|,"))
+      return !/^(?:own|best|worst)$/.test(words[marked + 1]?.form ?? "");
     return true;
   },
 });

@@ -14,6 +14,8 @@ export const missingPart = markCheck({
     const found: Found[] = [];
     for (const { from, to } of sentencesOf(syntax)) {
       if (to - from < 4 || written(syntax, to - 1) !== ".") continue;
+      const later = subjectAfterOpening(syntax, from, to);
+      if (later) found.push(later);
       const one =
         missingSubject(syntax, from) ??
         missingAuxiliary(syntax, from, table) ??
@@ -34,6 +36,22 @@ function missingSubject({ words, tags, units, text }: Syntax, from: number): Fou
   const clause = TAG_SETS.ADJ[next] === 1 && /^(?:that|to|for)$/.test(after);
   if (!clause && next !== TAG.IN && next !== TAG.VBN) return null;
   return { from, to: from + 1, mends: [`It ${form}`], unsure: !clause };
+}
+
+/** "In my opinion, is better to wait": likewise after an opening phrase. */
+function subjectAfterOpening(
+  { words, tags, verbGroups }: Syntax,
+  from: number,
+  to: number,
+): Found | null {
+  const comma = tags.indexOf(TAG[","], from);
+  if (comma < 0 || comma >= to - 3 || (tags[from] !== TAG.IN && tags[from] !== TAG.RB)) return null;
+  const form = words[comma + 1]?.form ?? "";
+  if (form !== "is" && form !== "was") return null;
+  if (verbGroups.some(({ finite }) => finite >= from && finite < comma)) return null;
+  const told = TAG_SETS.ADJ[tags[comma + 2] ?? 0] === 1 || tags[comma + 2] === TAG.RBR;
+  if (!told || !/^(?:that|to)$/.test(words[comma + 3]?.form ?? "")) return null;
+  return { from: comma + 1, to: comma + 2, mends: [`it ${form}`] };
 }
 
 /** "They not here", "the keeper not know": a denial without its auxiliary. */

@@ -3,13 +3,16 @@ import { type Found, markCheck } from "../../mark-check.ts";
 import { baseForPast as card } from "./cards.ts";
 import { isPastTime } from "./past-times.ts";
 
-const AFTER_LAST = /^(?:night|week|month|year|summer|winter|spring|autumn|monday|friday)$/;
+const AFTER_LAST = /^(?:night|time|week|month|year|summer|winter|spring|autumn|monday|friday)$/;
 
 /** "He come home late last night." */
 export const baseForPast = markCheck({
   ...card,
   reason: "The time is past: “{1}”.",
-  at: ["yesterday|ago", "last night|week|month|year|summer|winter|spring|autumn|monday|friday"],
+  at: [
+    "yesterday|ago",
+    "last night|time|week|month|year|summer|winter|spring|autumn|monday|friday",
+  ],
   find(syntax, { words: table }) {
     const found: Found[] = [];
     const { words, verbGroups, sentenceFrom, sentenceTo } = syntax;
@@ -18,8 +21,8 @@ export const baseForPast = markCheck({
       const from = sentenceFrom[unit] ?? 0;
       const to = sentenceTo[unit] ?? words.length;
       const end = word.form === "last" ? unit + 2 : unit + 1;
-      // The time must close the sentence, and the sentence hold one verb only.
-      if (end < to && !TAG_SETS.STOP[syntax.tags[end] ?? 0]) continue;
+      // The time must open or close the sentence, and the sentence hold one verb only.
+      if (unit > from && end < to && !TAG_SETS.STOP[syntax.tags[end] ?? 0]) continue;
       const own = verbGroups.filter((verb) => verb.from >= from && verb.to <= to);
       const verb = own[0];
       if (own.length !== 1 || !verb || verb.tense !== "present" || verb.finite !== verb.main)

@@ -24,7 +24,7 @@ export const clauseVerb = markCheck({
     const { words: table } = language;
     const found: Found[] = [];
     for (let unit = 0; unit < syntax.words.length; unit++) {
-      const owner = ownerForVerb(syntax, unit);
+      const owner = ownerForVerb(syntax, unit) ?? pastForWeAre(syntax, unit);
       if (owner) found.push(owner);
       if (unit === 0 || ((syntax.words[unit]?.traits ?? 0) & VERB) === 0) continue;
       const one =
@@ -83,6 +83,10 @@ function afterPronoun(syntax: Syntax, unit: number, table: WordTable): Found | n
     return { from: unit, to: unit + 1, mends: [table.verb(form)] };
   }
   if (has(PARTICIPLE) && !has(PAST) && !has(BARE)) {
+    if (form === "born") {
+      const was = subject === "we" || subject === "they" ? "were" : "was";
+      return { from: unit, to: unit + 1, mends: [`${was} born`] };
+    }
     const have = MANY.has(subject) ? "have" : "has";
     return {
       from: unit,
@@ -210,13 +214,15 @@ function withoutEnding(syntax: Syntax, unit: number, table: WordTable): Found | 
   const end = sentenceTo[unit] ?? words.length;
   if (isTitleLike(syntax.text) || !/^[.!?]$/.test(words[end - 1]?.form ?? "")) return null;
   // "A prize-fight referee, chieftain of a gang": what is said of a noun; "does your plan attract …?"
-  if (tags[unit + 1] === TAG[","] && !OPENERS.has(clause.opener)) return null;
+  const stops = tags[unit + 1] === TAG[","] || tags[unit + 1] === TAG[":"];
+  if (stops && !OPENERS.has(clause.opener)) return null;
   if (words[end - 1]?.form === "?") return null;
   const joined = clause.opener === "and" || clause.opener === "or" || clause.opener === ",";
   const before = tags[clause.from - 2] ?? 0;
   const isPair = joined && (TAG_SETS.NOMINAL[before] === 1 || TAG_SETS.PRONOUN[before] === 1);
-  const sure = isPair ? "doubt" : certainty(syntax, unit, clause);
-  if (sure === "none") return null;
+  const sure = certainty(syntax, unit, clause);
+  // "He and his wife serve": two.
+  if (isPair || sure === "none") return null;
   const [third, past] = [table.inflect(form, "VBZ"), table.inflect(form, "VBD")];
   return {
     from: unit,
@@ -276,4 +282,26 @@ function ownerForVerb(syntax: Syntax, unit: number): Found | null {
   const mend = capital ? short[0]?.toUpperCase() + short.slice(1) : short;
   return { from: unit, to: unit + 1, mends: [mend] };
 }
+/** "Were delighted to see you.", "if it rains, were late": a past without a subject, for "we’re". */
+function pastForWeAre(syntax: Syntax, unit: number): Found | null {
+  const { words, tags, sentenceFrom, sentenceTo } = syntax;
+  if (words[unit]?.form !== "were") return null;
+  const start = sentenceFrom[unit] ?? 0;
+  const end = sentenceTo[unit] ?? words.length;
+  if (!/^[.!]$/.test(words[end - 1]?.form ?? "")) return null;
+  const opens =
+    unit === start || (tags[unit - 1] === TAG[","] && CONDITIONS.test(words[start]?.form ?? ""));
+  const next = tags[unit + 1] ?? 0;
+  const quality = ((words[unit + 1]?.traits ?? 0) & ADJECTIVE) !== 0 && TAG_SETS.ADV[next] === 1;
+  const said =
+    quality || TAG_SETS.ADJ[next] || next === TAG.VBG || next === TAG.VBN || next === TAG.NOT;
+  // "Were late trains the trouble": a noun that is asked about.
+  if (!opens || !said || TAG_SETS.NOMINAL[tags[unit + 2] ?? 0]) return null;
+  // "If it rains, were late": the clause before the comma is whole, and no other comma closes a list.
+  for (let at = start; at < unit - 1; at++) if (tags[at] === TAG[","]) return null;
+  const short = unit === start ? "We’re" : "we’re";
+  return { from: unit, to: unit + 1, mends: [short] };
+}
+const CONDITIONS = /^(?:if|when|because|as|since|although|while)$/;
+
 const SHORT: Readonly<Record<string, string>> = { your: "you’re", their: "they’re" };

@@ -52,7 +52,7 @@ export const gerundAfterPreposition = markCheck({
 });
 
 /** Verbs that are seldom the nouns that dictionaries have of them. */
-const HARDLY_NOUNS = new Set("add know go get make take give find keep say let".split(" "));
+const HARDLY_NOUNS = new Set("add know go get make take give find keep say let buy pay".split(" "));
 
 /** A clause may end with a preposition: "what he asked for", "the one he went to". */
 const LEAVES_OPEN = /^(?:what|which|who|whom|that|where|how|whatever|than|as)$/;
@@ -72,7 +72,8 @@ function isBareVerb(
   if (!by && (TAG_SETS.VERB[tags[preposition - 1] ?? 0] || tags[preposition - 1] === TAG.TO))
     return false;
   for (let at = sentenceFrom[preposition] ?? 0; at < preposition; at++) {
-    if (LEAVES_OPEN.test(words[at]?.form ?? "")) return false;
+    const opens = tags[at] !== TAG.CS || /^(?:than|as)$/.test(words[at]?.form ?? "");
+    if (opens && LEAVES_OPEN.test(words[at]?.form ?? "")) return false;
   }
   return true;
 }

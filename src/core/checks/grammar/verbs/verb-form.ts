@@ -63,6 +63,8 @@ export const verbForm = markCheck({
       if (by < start || !isGovernor(syntax.words[by]?.form ?? "", asks)) continue;
       const after = syntax.tags[from + 1] ?? 0;
       const tag = syntax.tags[from] ?? 0;
+      // "Those who were late did not come": a verb of its own.
+      if (/^(?:did|does|do)$/.test(form) && by < from - 1) continue;
       // "had trailing spaces", "to nested elements", "there are rejects": they belong to a noun.
       const noun = TAG_SETS.NOMINAL[after] === 1 && tag !== TAG.VBZ && tag !== TAG.VB;
       if (noun && (tag !== TAG.NN || margin < NOUN_MARGIN)) continue;
@@ -103,6 +105,8 @@ const pointsTo = (form: string, table: WordTable) => POINTS.has(table.verb(form)
 const POINTS = wordList("verb-form/points");
 const PREPOSITION_TO = wordList("verb-form/preposition-to");
 
+const MAY_LEAD_TO = tagSet("VB", "VBD", "VBG", "VBN", "VBZ", "NN", "NNS");
+
 /** "Reduced to imitating", "defaults to not asking": what stands before "to" does not ask for an infinitive. */
 function mayFollowTo({ words, tags }: Syntax, to: number): boolean {
   let at = to;
@@ -110,7 +114,7 @@ function mayFollowTo({ words, tags }: Syntax, to: number): boolean {
   if (words[at]?.form !== "to") return false;
   const before = words[at - 1]?.form ?? "";
   if (INFINITIVE_AFTER.has(before) || BEFORE_INFINITIVE.has(before)) return false;
-  return PREPOSITION_TO.has(before) || TAG_SETS.VERB[tags[at - 1] ?? 0] === 1;
+  return PREPOSITION_TO.has(before) || MAY_LEAD_TO[tags[at - 1] ?? 0] === 1;
 }
 
 function isBareAfterModal(syntax: Syntax, unit: number, form: string): boolean {
