@@ -99,6 +99,17 @@ describe("a word that no dictionary has is let alone", () => {
   });
 });
 
+describe("a short word, or one made of two, is a slip", () => {
+  for (const word of ["eror", "isue", "inot", "sumbit"]) {
+    test(`by a habit of the fingers: ${word}`, () =>
+      assert.deepEqual(alone(word), [`${word}:fix`]));
+  }
+
+  test("by an unlikely letter it is none", () => {
+    assert.deepEqual(alone("eroz"), []);
+  });
+});
+
 describe("a name of the trade is no slip", () => {
   const isNoFix = (text: string, kind: Kind = "general") =>
     assert.deepEqual(

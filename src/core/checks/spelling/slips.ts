@@ -10,10 +10,10 @@ import type { Circumstances } from "../check.ts";
  */
 
 /**
- * What stands around an unknown word: nothing that matters; others that are unknown, or a list or a
- * cell; or signs tie it to something, or a hyphen to what is no plain word either.
+ * What stands around an unknown word: nothing that matters; another that is unknown, or a list or a
+ * cell; several others; or signs tie it to something, or a hyphen to what is no plain word either.
  */
-export type Company = "none" | "unknown" | "joined" | "named";
+export type Company = "none" | "unknown" | "listed" | "joined" | "named";
 
 export interface NearWord {
   word: string;
@@ -30,6 +30,9 @@ export const LONG_WORD = 8;
 /** log2 of how often, in 50 million words, a word near it must occur for an unknown word to be a slip. */
 const NEAR_FREQUENCY = 3;
 const NEAR_SHORT_FREQUENCY = 11;
+/** The same for a short word by a habitual slip: "eror", "isue". */
+const HABITUAL_FREQUENCY = 8.5;
+const HABITUAL_COST = 0.4;
 /** So common a word is meant even by a slip made again; by a short one only an everyday word. */
 export const COMMON_FREQUENCY = 8;
 const EVERYDAY_FREQUENCY = 15;
@@ -63,13 +66,16 @@ export function closest(
   const distance = key.length >= LONG_WORD ? 2 : 1;
   for (const { word, frequency } of language.lexicon.near(key, distance, variety, "common", 1)) {
     if (lowerCase && word !== word.toLowerCase()) continue;
-    if (frequency < needed || isFormOf(key, word)) continue;
+    if (isFormOf(key, word)) continue;
+    if (frequency < needed && !(key.length === SHORT_WORD && frequency >= HABITUAL_FREQUENCY))
+      continue;
     const lower = word.toLowerCase();
     const swapped = areLettersSwapped(key, lower);
     if (key.length === SHORTEST_WORD && !swapped && frequency < EVERYDAY_SHORT) continue;
     const likely = channelCost(key, lower, language.rewrites) - 0.02 * frequency;
     // Fingers out of step make no other word: "omre" is "more".
     const cost = swapped && frequency >= MUCH_USED ? Math.min(likely, SWAPPED_COST) : likely;
+    if (frequency < needed && cost > HABITUAL_COST) continue;
     if (cost >= least || cost >= (isOneEdit(key, lower) ? single : twice)) continue;
     least = cost;
     best = { word, frequency, cost };
@@ -154,7 +160,13 @@ export const LIKELY = 1;
 export const SURE_OF_NAME = 3.5;
 export const NONE = 0;
 /** What stands around a word against its being a slip. */
-const AGAINST: Record<Company, number> = { none: 0, unknown: 0.75, joined: 2.5, named: 4.5 };
+const AGAINST: Record<Company, number> = {
+  none: 0,
+  unknown: 0.75,
+  listed: 1.75,
+  joined: 2.5,
+  named: 4.5,
+};
 const OFTEN = 2.5;
 /** A manual or a specification is full of names of things. */
 const TECHNICAL_COPY = 1;
@@ -182,6 +194,8 @@ export function evidenceOf(
   slip -= AGAINST[company];
   if (kind === "specification" && cost > SURE_COST) slip -= TECHNICAL_COPY;
   if (use.again && frequency < commonFor(key)) slip -= OFTEN;
+  // Letters out of step make no name of a thing: "sumbit", "inot".
+  if (areLettersSwapped(key, word.toLowerCase())) return slip + SWAPPED;
   if (isBuilt(key, language)) slip -= BUILT;
   if (hasLetterAhead(key, language)) slip -= AHEAD;
   return slip;
@@ -192,6 +206,7 @@ function hasLetterAhead(key: string, { lexicon }: Language): boolean {
   return key[0] !== key[1] && lexicon.frequency(key.slice(1)) >= COMMON_FREQUENCY;
 }
 const AHEAD = 3;
+const SWAPPED = 0.5;
 
 /** Endings that make words of any noun or verb. */
 const ENDINGS =

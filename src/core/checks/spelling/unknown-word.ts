@@ -148,7 +148,7 @@ class Neighbourhood {
       if (at !== index && (strange || this.unknown.has(at))) others.add(this.textOf(at));
     }
     others.delete(this.textOf(index));
-    return others.size >= LISTED ? "joined" : others.size > 0 ? "unknown" : "none";
+    return others.size >= LISTED ? "listed" : others.size > 0 ? "unknown" : "none";
   }
 
   /** Whether signs tie it to something: "criss-cross", "I<c>ontrol", "nargs: how many". */
