@@ -203,6 +203,7 @@ export function evidenceOf(
 
 /** "gmake", "dselect": a letter before a whole word, as programs are named; fingers seldom do that. */
 function hasLetterAhead(key: string, { lexicon }: Language): boolean {
+  if (key.length <= SHORT_WORD) return false;
   return key[0] !== key[1] && lexicon.frequency(key.slice(1)) >= COMMON_FREQUENCY;
 }
 const AHEAD = 3;
