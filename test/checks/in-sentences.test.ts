@@ -165,7 +165,11 @@ const CASES: readonly Cases[] = [
       ["Thanks for choose our lamp.", "Thanks for choosing our lamp."],
       ["It can be improved by add two terms.", "It can be improved by adding two terms."],
     ],
-    leaves: ["What they asked for become clear.", "The one he waited for brought it."],
+    leaves: [
+      "What they asked for become clear.",
+      "The one he waited for brought it.",
+      "Threads are found better in configure scripts.",
+    ],
   },
   {
     rule: "grammar/number-noun",

@@ -68,6 +68,9 @@ function isBareVerb(
   if (!only && !(HARDLY_NOUNS.has(form) && tags[preposition + 1] === TAG.VB)) return false;
   if (!table.isForm(form, BARE) || table.isForm(form, PARTICIPLE)) return false;
   if (!/^\p{Ll}/u.test(text.slice(units[preposition + 1]?.from))) return false;
+  // "In configure scripts": a command that names what follows.
+  const named = TAG_SETS.NOUN[tags[preposition + 2] ?? 0] === 1;
+  if (named && !/^(?:by|without|before|after)$/.test(words[preposition]?.form ?? "")) return false;
   const by = words[preposition]?.form === "by";
   if (!by && (TAG_SETS.VERB[tags[preposition - 1] ?? 0] || tags[preposition - 1] === TAG.TO))
     return false;
