@@ -126,6 +126,10 @@ describe("a name of the trade is no slip", () => {
     assert.deepEqual(alone("rmember"), ["rmember:fix"]);
   });
 
+  test("where it is a name in small letters", () => {
+    isNoFix("On each push a jenkins job is started on the server.");
+  });
+
   test("where a hyphen joins it to another name, or it labels what follows", () => {
     isNoFix("That now also enables qtide-importd on the server.");
     isNoFix("[30151] resolv: the queries are sent one by one.");

@@ -33,6 +33,8 @@ export const missingSpace: Check<MissingSpace> = {
       ) {
         continue;
       }
+      // "{Linux,Hurd}": one of several, as a shell has them.
+      if (/\{[^{}\s]*$/.test(text.slice(0, before.from))) continue;
       facts.push({ from: before.from, to: after.to, after: stop.to - before.from });
     }
     return facts;

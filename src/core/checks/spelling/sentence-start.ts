@@ -1,4 +1,5 @@
 import type { AnalysedBlock, Language } from "../../language/analysis.ts";
+import { TAG, tagSet } from "../../language/tags/tag-sets.ts";
 import type { Token } from "../../language/text/tokens.ts";
 import { ABBREVIATIONS, BEFORE_NAME } from "../../language/words/abbreviations.ts";
 import { ABBREVIATION, type Lexicon } from "../../language/words/lexicon.ts";
@@ -37,10 +38,20 @@ function examine(block: AnalysedBlock, { lexicon }: Language): Fact[] {
     const coded = spans.some(
       (span) => span.kind === "code" && after.from >= span.from && after.from < span.to,
     );
-    if (!coded) facts.push({ from: after.from, to: after.to });
+    if (!coded && !namesProgram(block, after.from, begun))
+      facts.push({ from: after.from, to: after.to });
   }
   return facts;
 }
+
+/** "zip and unzip are programs", "unzip can also read it": a noun that does something and has no article. */
+function namesProgram(block: AnalysedBlock, from: number, begun: string): boolean {
+  const syntax = block.syntax();
+  if (!syntax || OPENERS.has(begun)) return false;
+  const unit = syntax.units.findIndex((one) => one.from === from);
+  return syntax.tags[unit] === TAG.NN && MAY_DO[syntax.tags[unit + 1] ?? 0] === 1;
+}
+const MAY_DO = tagSet("VBZ", "MD", "CC", "CD");
 
 /** A word, one with a capital, or a number that may end a sentence. */
 const MAY_END =

@@ -158,6 +158,8 @@ export const SURE = 2;
 export const LIKELY = 1;
 /** A capital inside a sentence speaks for a name. */
 export const SURE_OF_NAME = 3.5;
+/** Without its capital a name may be a program's. */
+export const SURE_OF_SMALL = 3.5;
 export const NONE = 0;
 /** What stands around a word against its being a slip. */
 const AGAINST: Record<Company, number> = {
@@ -204,7 +206,12 @@ export function evidenceOf(
 /** "gmake", "dselect": a letter before a whole word, as programs are named; fingers seldom do that. */
 function hasLetterAhead(key: string, { lexicon }: Language): boolean {
   if (key.length <= SHORT_WORD) return false;
-  return key[0] !== key[1] && lexicon.frequency(key.slice(1)) >= COMMON_FREQUENCY;
+  const rest = key.slice(1);
+  const known = lexicon.varieties(rest) !== 0 && !lexicon.isRare(rest);
+  return (
+    key[0] !== key[1] &&
+    (lexicon.frequency(rest) >= COMMON_FREQUENCY || (known && rest.length > SHORT_WORD))
+  );
 }
 const AHEAD = 3;
 const SWAPPED = 0.5;

@@ -24,6 +24,7 @@ import {
   NONE,
   SURE,
   SURE_OF_NAME,
+  SURE_OF_SMALL,
 } from "./slips.ts";
 import { WordKinds } from "./word-kinds.ts";
 
@@ -344,7 +345,10 @@ function concluded(
   const { language, variety, soundRules } = circumstances;
   const heard =
     soundRules.length > 0 && isHeard(fact.key, { lexicon: language.lexicon, variety, soundRules });
-  if (slip >= SURE || heard) return { reason: unknown, weight: "fix" };
+  // "a jenkins job": a name in small letters, as programs are called.
+  const name = (fact.key[0] ?? "").toUpperCase() + fact.key.slice(1);
+  const needed = language.lexicon.varieties(name) === 0 ? SURE : SURE_OF_SMALL;
+  if (slip >= needed || heard) return { reason: unknown, weight: "fix" };
   if (leave & LEAVE_BITS.terms && slip < LIKELY) return null;
   const term = use.term ? " If it is a term, put it on a word list." : "";
   return { reason: unknown + term, weight: "settle" };
