@@ -45,7 +45,6 @@ const FOREIGN = /\[(?:L|LL|NL|F|OF|Law L|Law F)\.[,\s]/;
  * Words under a field of knowledge, "(Scots Law)" by `/\bLaws?\b/`, with the forms an entry gives and
  * regular plurals; nothing obsolete.
  */
-/** Words under a field of knowledge, "(Scots Law)" by `/\bLaws?\b/`, with their regular forms. */
 export function websterWords(field: RegExp): Set<string> {
   const words = new Set<string>();
   for (const { heads, text } of entries()) {

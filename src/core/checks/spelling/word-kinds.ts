@@ -133,9 +133,7 @@ export class WordKinds {
     const { tokens } = this.block;
     // "FTP, IMAPS, LDAP": a list of abbreviations is no text in capitals.
     const isComma = (at: number) => tokens[at] !== undefined && this.textOf(tokens[at]) === ",";
-    if (isComma(index - 1) || isComma(index + 1)) {
-      if (isComma(index + 1) || isComma(index + 3)) return false;
-    }
+    if (isComma(index + 1) || (isComma(index - 1) && isComma(index + 3))) return false;
     for (let at = Math.max(0, index - NEARBY); at <= index + NEARBY; at++) {
       const token = tokens[at];
       if (at === index || token?.kind !== "word" || token.to - token.from < 3) continue;

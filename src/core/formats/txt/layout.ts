@@ -154,9 +154,9 @@ function split(source: string, lines: readonly Line[], least: number): TextBlock
   const blocks: TextBlock[] = [];
   let previous: Line | undefined;
   for (const line of lines) {
-    const item = ITEM.exec(source.slice(line.from, line.to));
-    const last = blocks.at(-1);
     const text = source.slice(line.from, line.to);
+    const item = ITEM.exec(text);
+    const last = blocks.at(-1);
     const begins =
       previous !== undefined &&
       (ENTRY.test(text) || SPOKEN_BY.test(text)) &&

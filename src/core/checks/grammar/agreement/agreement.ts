@@ -64,11 +64,10 @@ export const agreement = markCheck({
       const verb = finiteVerbAt(syntax, from);
       if (!mayDisagree(syntax, verb, best, margin)) continue;
       const lexical = verb.main === from && table.isForm(form, BARE) && !PLURAL_FORMS.has(form);
-      const past = lexical && best === 0 && tellsOfPast(syntax, from);
       found.push({
         from,
         to: from + 1,
-        mends: past ? [table.inflect(form, "VBD"), other] : [other],
+        mends: lexical && best === 0 ? formsOfOne(syntax, from, other, table) : [other],
         reason: reasonFor(syntax, verb, best),
         unsure: !sure || !subjectOf(syntax, verb),
         weight: "settle",
@@ -98,6 +97,12 @@ function isPluralOfOne({ words, nounGroups, nounAt, sentenceFrom }: Syntax, unit
     second.number === "singular" &&
     /^(?:is|was|has)$/.test(words[unit]?.form ?? "")
   );
+}
+
+/** What a base form is to be after one person: its singular, and "she come yesterday" the past before it. */
+function formsOfOne(syntax: Syntax, unit: number, singular: string, table: WordTable): string[] {
+  const past = table.inflect(syntax.words[unit]?.form ?? "", "VBD");
+  return tellsOfPast(syntax, unit) ? [past, singular] : [singular];
 }
 
 function reasonFor(syntax: Syntax, verb: VerbGroup, best: number): string {
@@ -134,13 +139,8 @@ function plainDisagreement(
   if (!singular && !plural) return null;
   const mend = () => {
     const other = numberForm(form, plural, table);
-    // "She come yesterday": the past was meant.
-    const past = lexical && plural && tellsOfPast(syntax, unit);
-    return {
-      from: unit,
-      to: unit + 1,
-      mends: past ? [table.inflect(form, "VBD"), other] : [other],
-    };
+    const mends = lexical && plural ? formsOfOne(syntax, unit, other, table) : [other];
+    return { from: unit, to: unit + 1, mends };
   };
   let ahead = unit - 1;
   while (ahead > 0 && TAG_SETS.ADV[tags[ahead] ?? 0]) ahead--;

@@ -54,13 +54,18 @@ function isSubject({ tags, words, sentenceFrom }: Syntax, unit: number): boolean
   return !/^(?:you|it)$/.test(words[unit]?.form ?? "") || OPENS[tags[unit - 1] ?? 0] === 1;
 }
 
-/** The pronoun that is the subject of a word, with an adverb between at most; -1 for none. */
-function pronounBefore(syntax: Syntax, unit: number): number {
-  const { words, tags, sentenceFrom } = syntax;
+/** The unit before a word and before an adverb that may stand between; -1 where its sentence begins. */
+function subjectPlace({ words, sentenceFrom }: Syntax, unit: number): number {
   const start = sentenceFrom[unit] ?? 0;
   let at = unit - 1;
   if (at > start && FREQUENCY.test(words[at]?.form ?? "")) at--;
-  if (at < start || !TAG_SETS.SUBJECT[tags[at] ?? 0]) return -1;
+  return at < start ? -1 : at;
+}
+
+/** The pronoun that is the subject of a word, with an adverb between at most; -1 for none. */
+function pronounBefore(syntax: Syntax, unit: number): number {
+  const at = subjectPlace(syntax, unit);
+  if (!TAG_SETS.SUBJECT[syntax.tags[at] ?? 0]) return -1;
   return isSubject(syntax, at) ? at : -1;
 }
 const FREQUENCY = /^(?:also|always|never|often|usually|sometimes|already|still|just|really|only)$/;
@@ -125,10 +130,9 @@ function withoutAuxiliary(
 /** "How does it looks", "did he went". */
 function afterDo(syntax: Syntax, unit: number, table: WordTable): Found | null {
   const { words, sentenceFrom } = syntax;
-  const start = sentenceFrom[unit] ?? 0;
-  let at = unit - 1;
-  if (at > start && FREQUENCY.test(words[at]?.form ?? "")) at--;
-  const asked = at - 1 >= start && /^(?:do|does|did)$/.test(words[at - 1]?.form ?? "");
+  const at = subjectPlace(syntax, unit);
+  const asked =
+    at > (sentenceFrom[unit] ?? 0) && /^(?:do|does|did)$/.test(words[at - 1]?.form ?? "");
   if (!asked || !PERSONAL.test(words[at]?.form ?? "")) return null;
   const form = words[unit]?.form ?? "";
   if (/^(?:is|was|are|were)$/.test(form) || form.startsWith("'")) return null;
@@ -212,17 +216,16 @@ function withoutEnding(syntax: Syntax, unit: number, table: WordTable): Found | 
     from !== unit && finite >= clause.from && finite < clause.to;
   if (syntax.verbGroups.some(other)) return null;
   const end = sentenceTo[unit] ?? words.length;
-  if (isTitleLike(syntax.text) || !/^[.!?]$/.test(words[end - 1]?.form ?? "")) return null;
-  // "A prize-fight referee, chieftain of a gang": what is said of a noun; "does your plan attract …?"
+  if (isTitleLike(syntax.text) || !/^[.!]$/.test(words[end - 1]?.form ?? "")) return null;
+  // "A prize-fight referee, chieftain of a gang": what is said of a noun.
   const stops = tags[unit + 1] === TAG[","] || tags[unit + 1] === TAG[":"];
   if (stops && !OPENERS.has(clause.opener)) return null;
-  if (words[end - 1]?.form === "?") return null;
   const joined = clause.opener === "and" || clause.opener === "or" || clause.opener === ",";
   const before = tags[clause.from - 2] ?? 0;
-  const isPair = joined && (TAG_SETS.NOMINAL[before] === 1 || TAG_SETS.PRONOUN[before] === 1);
-  const sure = certainty(syntax, unit, clause);
   // "He and his wife serve": two.
-  if (isPair || sure === "none") return null;
+  if (joined && (TAG_SETS.NOMINAL[before] || TAG_SETS.PRONOUN[before])) return null;
+  const sure = certainty(syntax, unit, clause);
+  if (sure === "none") return null;
   const [third, past] = [table.inflect(form, "VBZ"), table.inflect(form, "VBD")];
   return {
     from: unit,
@@ -278,10 +281,10 @@ function ownerForVerb(syntax: Syntax, unit: number): Found | null {
   let at = unit + 1;
   while (TAG_SETS.ADV[tags[at] ?? 0] || TAG_SETS.ADJ[tags[at] ?? 0]) at++;
   if (!said || TAG_SETS.NOMINAL[tags[at] ?? 0]) return null;
-  const capital = /^\p{Lu}/u.test(written(syntax, unit));
-  const mend = capital ? short[0]?.toUpperCase() + short.slice(1) : short;
-  return { from: unit, to: unit + 1, mends: [mend] };
+  return { from: unit, to: unit + 1, mends: [short] };
 }
+const SHORT: Readonly<Record<string, string>> = { your: "you’re", their: "they’re" };
+
 /** "Were delighted to see you.", "if it rains, were late": a past without a subject, for "we’re". */
 function pastForWeAre(syntax: Syntax, unit: number): Found | null {
   const { words, tags, sentenceFrom, sentenceTo } = syntax;
@@ -299,9 +302,6 @@ function pastForWeAre(syntax: Syntax, unit: number): Found | null {
   if (!opens || !said || TAG_SETS.NOMINAL[tags[unit + 2] ?? 0]) return null;
   // "If it rains, were late": the clause before the comma is whole, and no other comma closes a list.
   for (let at = start; at < unit - 1; at++) if (tags[at] === TAG[","]) return null;
-  const short = unit === start ? "We’re" : "we’re";
-  return { from: unit, to: unit + 1, mends: [short] };
+  return { from: unit, to: unit + 1, mends: ["we’re"] };
 }
 const CONDITIONS = /^(?:if|when|because|as|since|although|while)$/;
-
-const SHORT: Readonly<Record<string, string>> = { your: "you’re", their: "they’re" };
