@@ -1,6 +1,7 @@
 // Starts the built application and runs the browser tests against it.
 import { spawn, spawnSync } from "node:child_process";
-import { readdirSync } from "node:fs";
+import { mkdtempSync, readdirSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
 import path from "node:path";
 
 const root = path.resolve(import.meta.dirname, "..");
@@ -19,22 +20,28 @@ await new Promise((resolve, reject) => {
   server.stdout.on("data", (data) => String(data).includes("http://") && resolve(undefined));
   server.on("exit", (code) => reject(new Error(`the server stopped (${code})`)));
 });
+const notes = mkdtempSync(path.join(tmpdir(), "dry-run-shelf-"));
+const env = {
+  ...process.env,
+  TEST_URL: `http://127.0.0.1:${port}`,
+  // What a browser keeps once the demo documents have been read: most tests begin there.
+  TEST_SHELF: path.join(notes, "shelf.json"),
+};
+const node = (...args) =>
+  spawnSync(process.execPath, ["--import", "tsx", ...args], { cwd: root, stdio: "inherit", env })
+    .status ?? 1;
 try {
-  const run = spawnSync(
-    process.execPath,
-    [
-      "--import",
-      "tsx",
+  process.exitCode =
+    node("test/support/fill-shelf.ts") ||
+    node(
       "--test",
       "--test-reporter=spec",
-      "--test-concurrency=1",
-      `--test-timeout=${process.env.TEST_TIMEOUT ?? 240_000}`,
+      "--test-concurrency=2",
+      `--test-timeout=${process.env.TEST_TIMEOUT ?? 1_200_000}`,
       ...files.map((name) => path.join("test/browser", path.basename(name))),
-    ],
-    { cwd: root, stdio: "inherit", env: { ...process.env, TEST_URL: `http://127.0.0.1:${port}` } },
-  );
-  process.exitCode = run.status ?? 1;
+    );
 } finally {
+  rmSync(notes, { recursive: true });
   server.removeAllListeners("exit");
   server.kill();
 }

@@ -1,7 +1,9 @@
 // Runs the unit tests; names of files or folders may be given to run only those.
 import { spawnSync } from "node:child_process";
-import { readdirSync, statSync } from "node:fs";
+import { readdirSync, rmSync, statSync } from "node:fs";
+import { availableParallelism } from "node:os";
 import path from "node:path";
+import { bundle } from "./bundle.mjs";
 
 const root = path.resolve(import.meta.dirname, "..");
 const wanted = process.argv.slice(2);
@@ -18,9 +20,26 @@ function testsIn(place) {
   });
 }
 
+const outdir = path.join(root, `node_modules/.cache/unit-tests/${process.pid}`);
+await bundle(files, {
+  outdir,
+  outbase: path.join(root, "test"),
+  outExtension: { ".js": ".mjs" },
+  sourcemap: true,
+});
 const run = spawnSync(
   process.execPath,
-  ["--import", "tsx", "--test", "--test-reporter=spec", "--test-timeout=400000", ...files],
+  [
+    "--enable-source-maps",
+    "--test",
+    "--test-reporter=spec",
+    "--test-timeout=900000",
+    `--test-concurrency=${availableParallelism()}`,
+    ...files.map((file) =>
+      path.join(outdir, path.relative(path.join(root, "test"), file)).replace(/\.ts$/, ".mjs"),
+    ),
+  ],
   { cwd: root, stdio: "inherit" },
 );
+rmSync(outdir, { recursive: true });
 process.exitCode = run.status ?? 1;

@@ -3,20 +3,24 @@ import { spawnSync } from "node:child_process";
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
-import { after, describe, test } from "node:test";
+import { after, before, describe, test } from "node:test";
+import { bundle } from "../scripts/bundle.mjs";
 import { readDocx } from "../src/core/formats/docx/read.ts";
 import { docx, paragraph } from "./support/docx.ts";
 
 const root = path.resolve(import.meta.dirname, "..");
 const folder = mkdtempSync(path.join(tmpdir(), "dry-run-"));
 after(() => rmSync(folder, { recursive: true }));
+const command = path.join(root, `node_modules/.cache/command/test-${process.pid}.mjs`);
+before(() => bundle([path.join(root, "src/command/main.ts")], { outfile: command }));
+after(() => rmSync(command));
 
 function run(args: string[], input = "") {
-  const { stdout, stderr, status } = spawnSync(
-    process.execPath,
-    ["--import", "tsx", path.join(root, "src/command/main.ts"), ...args],
-    { cwd: root, input, encoding: "utf8" },
-  );
+  const { stdout, stderr, status } = spawnSync(process.execPath, [command, ...args], {
+    cwd: root,
+    input,
+    encoding: "utf8",
+  });
   return { stdout, stderr, status };
 }
 

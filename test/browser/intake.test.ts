@@ -57,7 +57,7 @@ describe("the way in", () => {
     ];
     for (const [name, contents, sentence] of wrong) {
       await openFile(page, name, contents);
-      await page.getByRole("alert").filter({ hasText: sentence }).waitFor({ timeout: 4000 });
+      await page.getByRole("alert").filter({ hasText: sentence }).waitFor();
     }
     assert.equal(await page.getByRole("row").count(), rows);
     await page.getByRole("button", { name: "Dismiss" }).click();
@@ -93,7 +93,7 @@ describe("the way in", () => {
   });
 
   test("does not bring deleted demo documents back", async () => {
-    const { page, close } = await openBrowser();
+    const { page, close } = await openBrowser({ fresh: true });
     await openShelf(page);
     await page.getByRole("button", { name: "More for Letter harbour office" }).click();
     await page.getByRole("menuitem", { name: "Delete…" }).click();

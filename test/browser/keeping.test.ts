@@ -44,7 +44,7 @@ describe("what is decided is kept", () => {
         await page.waitForURL(/desk/);
         address = page.url();
       } else await page.goto(address);
-      await slip(page).getByRole("button", { name: /^S/ }).waitFor({ timeout: 20_000 });
+      await slip(page).getByRole("button", { name: /^S/ }).waitFor();
       await page.getByRole("button", { name: "Decisions" }).click();
       const restored = await page.locator("aside li").count();
       assert.ok(

@@ -232,9 +232,9 @@ test("pages load and decisions are kept when the server has stopped", async () =
     stdio: ["ignore", "pipe", "inherit"],
   });
   await new Promise((resolve) => server.stdout.once("data", resolve));
-  const { page, close } = await openBrowser({ serviceWorkers: "allow" });
+  const { page, close } = await openBrowser({ fresh: true, serviceWorkers: "allow" });
   await page.goto(`http://127.0.0.1:${port}/`);
-  await page.getByRole("link", { name: "Start" }).nth(5).waitFor({ timeout: 30_000 });
+  await page.getByRole("link", { name: "Start" }).nth(5).waitFor();
   await page.evaluate(async () => {
     const { active } = await navigator.serviceWorker.ready;
     for (let tries = 0; tries < 200 && active?.state !== "activated"; tries++) {

@@ -43,7 +43,7 @@ async function exported(page: Page, form: string): Promise<{ name: string; bytes
 
 describe("the walk", () => {
   test("goes from the first start to the end by keyboard, and out again", async () => {
-    const { page, errors, close } = await openBrowser();
+    const { page, errors, close } = await openBrowser({ fresh: true });
     await openShelf(page);
     await openDesk(page, "Letter harbour office");
     const before = await textOf(page);

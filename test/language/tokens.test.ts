@@ -1,6 +1,7 @@
 import assert from "node:assert/strict";
 import { describe, test } from "node:test";
 import { tokenise, wordParts } from "../../src/core/language/text/tokens.ts";
+import { cpuTime } from "../support/cpu.ts";
 import { breakLines } from "../support/unicode.ts";
 
 const kinds = (text: string) =>
@@ -82,9 +83,9 @@ describe("tokens", () => {
   });
 
   test("a text of a million characters without a space is cut in a moment", () => {
-    const started = performance.now();
+    const started = process.cpuUsage();
     tokenise("ab1".repeat(330_000));
     tokenise("-".repeat(1_000_000));
-    assert.ok(performance.now() - started < 10_000, "time grows with the length, not its square");
+    assert.ok(cpuTime(started) < 10_000, "time grows with the length, not its square");
   });
 });

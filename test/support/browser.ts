@@ -19,6 +19,9 @@ const OPTIONS = {
     "--disable-sync",
   ],
 };
+/** How long a test waits for what should come at once, in ms: a busy machine stalls for long. */
+const PATIENCE = 120_000;
+
 const CONTEXT = {
   viewport: { width: 1280, height: 800 },
   colorScheme: "light",
@@ -37,12 +40,25 @@ export interface Opened {
 
 let shared: Browser | null = null;
 
-/** A fresh profile in a shared browser. */
-export async function openBrowser(
-  options: { serviceWorkers?: "allow" | "block" } = {},
-): Promise<Opened> {
+/**
+ * A profile of its own in a shared browser: as it is once the demo documents have been read, which
+ * takes longer than most tests, or `fresh`, with nothing in it.
+ */
+export async function openBrowser({
+  fresh = false,
+  ...options
+}: {
+  fresh?: boolean;
+  serviceWorkers?: "allow" | "block";
+} = {}): Promise<Opened> {
   shared ??= await chromium.launch(OPTIONS);
-  const context = await shared.newContext({ ...CONTEXT, ...options });
+  const filled = fresh ? undefined : process.env.TEST_SHELF;
+  const context = await shared.newContext({
+    ...CONTEXT,
+    ...options,
+    ...(filled && { storageState: filled }),
+  });
+  context.setDefaultTimeout(PATIENCE);
   const page = await context.newPage();
   const errors: string[] = [];
   watch(page, errors);
@@ -59,6 +75,7 @@ export async function closeBrowser(): Promise<void> {
 /** A browser with a profile on disk, which outlives the browser's death. */
 export async function openProfile(folder: string): Promise<Opened> {
   const context = await chromium.launchPersistentContext(folder, { ...OPTIONS, ...CONTEXT });
+  context.setDefaultTimeout(PATIENCE);
   const page = context.pages()[0] ?? (await context.newPage());
   const errors: string[] = [];
   watch(page, errors);
@@ -81,13 +98,27 @@ function watch(page: Page, errors: string[]): void {
 /** The shelf with the demo documents read once. */
 export async function openShelf(page: Page): Promise<void> {
   await page.goto(BASE);
-  await page.getByRole("link", { name: "Start" }).nth(5).waitFor({ timeout: 30_000 });
+  await page.getByRole("link", { name: "Start" }).nth(5).waitFor();
+}
+
+/** Writes into a file what a profile keeps once its demo documents have been read. */
+export async function fillShelf(file: string): Promise<void> {
+  const { page, context, close } = await openBrowser({ fresh: true });
+  await openShelf(page);
+  const { files } = (await (await fetch(`${BASE}/demo/index.json`)).json()) as { files: string[] };
+  await page
+    .getByRole("link", { name: "Start" })
+    .nth(files.length - 1)
+    .waitFor();
+  await context.storageState({ path: file, indexedDB: true });
+  await close();
+  await closeBrowser();
 }
 
 /** The desk of a document on the shelf, its first mark open. */
 export async function openDesk(page: Page, title: string): Promise<void> {
   await page.getByRole("link", { name: title }).first().click();
-  await slip(page).waitFor({ timeout: 20_000 });
+  await slip(page).waitFor();
   await untilShown(page);
 }
 

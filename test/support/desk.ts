@@ -102,7 +102,7 @@ export async function reopen(id: string): Promise<{ session: DeskSession; screen
 }
 
 /** Waits until a condition holds. */
-export async function until(condition: () => boolean, limit = 5000): Promise<void> {
+export async function until(condition: () => boolean, limit = 60_000): Promise<void> {
   const started = Date.now();
   while (!condition()) {
     if (Date.now() - started > limit) throw new Error("it did not come about");
