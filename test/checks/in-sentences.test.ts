@@ -1,6 +1,6 @@
 import assert from "node:assert/strict";
-import { describe, test } from "node:test";
-import { applyEdits } from "../../src/core/manuscript/edits.ts";
+import { test } from "node:test";
+import { type Cases, testCases } from "../support/cases.ts";
 import { marksOf } from "../support/marks.ts";
 import { speaksFor } from "../support/speaking.ts";
 
@@ -8,13 +8,6 @@ import { speaksFor } from "../support/speaking.ts";
  * Checks in whole sentences: what each makes of a mistake, and what looks like one and is none. The
  * rules are those of handbooks of English usage (common practice); the sentences are our own.
  */
-interface Cases {
-  rule: string;
-  /** Sentences, and what the first correction makes of them. */
-  mends: readonly (readonly [wrong: string, right: string])[];
-  leaves: readonly string[];
-}
-
 const CASES: readonly Cases[] = [
   {
     rule: "grammar/question-mark",
@@ -693,26 +686,7 @@ const CASES: readonly Cases[] = [
   },
 ];
 
-for (const { rule, mends, leaves } of CASES) {
-  describe(`${rule} in a sentence`, () => {
-    for (const [wrong, right] of mends) {
-      test(`mends: ${wrong}`, () => {
-        const mark = marksOf(wrong).find((one) => speaksFor(one, rule));
-        assert.ok(mark, "is marked");
-        assert.equal(applyEdits(wrong, mark.choices[0]?.edits ?? []), right);
-      });
-    }
-    for (const sentence of leaves) {
-      test(`leaves alone: ${sentence}`, () => {
-        const own = marksOf(sentence).filter((one) => speaksFor(one, rule));
-        assert.deepEqual(
-          own.map(({ text }) => text),
-          [],
-        );
-      });
-    }
-  });
-}
+testCases(CASES);
 
 test("a date whose day and month are in doubt is asked about, once it can be read in two ways", () => {
   const asked = (text: string) =>

@@ -103,6 +103,7 @@ import { compoundHyphen } from "./grammar/marks/compound-hyphen.ts";
 import { dateComma } from "./grammar/marks/date-comma.ts";
 import { introductoryComma } from "./grammar/marks/introductory-comma.ts";
 import { markSlips } from "./grammar/marks/mark-slips.ts";
+import { relativeComma } from "./grammar/marks/relative-comma.ts";
 import { semicolonAfterOpening } from "./grammar/marks/semicolon-after-opening.ts";
 import { subjectComma } from "./grammar/marks/subject-comma.ts";
 import { thatComma } from "./grammar/marks/that-comma.ts";
@@ -286,6 +287,7 @@ export const CHECKS = [
   compoundHyphen,
   dateComma,
   clauseComma,
+  relativeComma,
   pronounI,
   paragraphStart,
   titleCapital,

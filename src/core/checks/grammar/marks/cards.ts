@@ -125,6 +125,27 @@ export const clauseComma: Card = {
   aPage: 2,
 };
 
+export const relativeComma: Card = {
+  pass: "grammar",
+  id: "grammar/relative-comma",
+  weight: "fix",
+  code: "cm",
+  title: "Comma that closes an inserted clause",
+  why: "A clause with “which” or “who” that a comma opens in the middle of a sentence ends with a comma too, before the sentence’s own verb.",
+  source: "common practice",
+  examples: [
+    {
+      wrong: "The crew, which had worked all night was exhausted.",
+      right: "The crew, which had worked all night, was exhausted.",
+    },
+    {
+      wrong: "The keeper, who lives in the tower is old.",
+      right: "The keeper, who lives in the tower, is old.",
+    },
+    { leave: "The keeper, who said he was ill, went home. We met the man, who knew it was late." },
+  ],
+};
+
 export const markSlips: Card = {
   pass: "grammar",
   id: "grammar/mark-slips",

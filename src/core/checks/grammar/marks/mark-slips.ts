@@ -26,6 +26,11 @@ const SLIPS: readonly Slip[] = [
     mend: () => ".",
   },
   {
+    pattern: /(?<=[\p{L}\p{N})])[,;:][ \u00a0]?\.(?=\s+\p{Lu}|\s*$)/gu,
+    reason: "The full stop alone ends it: “{1}”.",
+    mend: () => ".",
+  },
+  {
     pattern: /(?<=\p{L})([?!])\.(?=\s|$)/gu,
     reason: "The sentence has ended already: “{1}”.",
     mend: (match) => match[1] ?? "",
@@ -96,7 +101,7 @@ function isBetweenWords({ index }: RegExpExecArray, text: string, lexicon: Lexic
 const COMMON_WORD = 9;
 
 /** What every slip has in it: told at once. */
-const ANY_SLIP = /,\s*,|\.\.|[?!]\.|[ \u00a0][,;.)]|[,;]\p{L}|\([ \u00a0]/u;
+const ANY_SLIP = /,\s*,|\.\.|[?!,;:]\.|[ \u00a0][,;.)]|[,;]\p{L}|\([ \u00a0]/u;
 
 /** ",," and " ," and "( the". */
 export const markSlips = markCheck({

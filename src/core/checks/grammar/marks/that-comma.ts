@@ -9,6 +9,7 @@ export const thatComma = markCheck({
   patterns: [
     "say~|said|says|know~|think~|thought|hope~|believe~|show~|shows|state~/VERB|mean~|means|assume~|note~/VERB|find~|found|report~/VERB|claim~|suggest~|argue~|explain~ [,] that PRONOUN|DT|PRP$|NOUN|NNP => -",
     "it is|was|seems|be very|quite|also|not? clear|possible|important|likely|true|obvious|necessary|certain|probable|strange|good|said|known|assumed|shown|noted [,] that PRONOUN|DT|PRP$|NOUN|NNP => -",
+    "say~|said|says|know~|think~|thought|hope~|believe~|show~|shows|claim~|told|explained me|him|her|us|them? that [,] PPS|PPSS MD|VBD|was|were|had|has|have|is|are !, !, !, => -",
   ],
   accepts: ({ bounds, pattern }, syntax) => {
     const verb = bounds[0] ?? 0;

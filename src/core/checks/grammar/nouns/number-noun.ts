@@ -34,8 +34,11 @@ export const numberNoun = markCheck({
     if (labelled || tags[number - 1] === TAG.CD) return false;
     // "Four last year": of what was named before.
     if (/^(?:last|next|this)$/.test(words[noun - 1]?.form ?? "")) return false;
-    if (NO_COUNT_AFTER.has(before) && !(before === "about" && TIMES.test(form))) return false;
-    if (PLURAL_AS_THEY_ARE.has(form)) return false;
+    const others = words[noun - 1]?.form === "other";
+    if (NO_COUNT_AFTER.has(before) && !others && !(before === "about" && TIMES.test(form)))
+      return false;
+    // "Three part per hundred" beside "three part: …".
+    if (PLURAL_AS_THEY_ARE.has(form) && !(form === "part" && after === ":")) return false;
     if (after === "of" && /^(?:out|by)$/.test(form)) return false;
     // "Two sail and oar boats": they belong to a noun that follows.
     const joined = TAG_SETS.DET[tags[noun + 2] ?? 0] || TAG_SETS.VERB[tags[noun + 2] ?? 0];

@@ -31,6 +31,7 @@ export const clauseVerb = markCheck({
         afterPronoun(syntax, unit, table) ??
         afterDo(syntax, unit, table) ??
         afterAdverb(syntax, unit, table) ??
+        participleAlone(syntax, unit, table) ??
         withoutEnding(syntax, unit, table);
       if (one) found.push(one);
     }
@@ -156,6 +157,26 @@ function afterAdverb(syntax: Syntax, unit: number, table: WordTable): Found | nu
   return { from: unit, to: unit + 1, mends: [table.inflect(form, "VBN")] };
 }
 const BE = /^(?:is|are|was|were|be|been|'s|'re)$/;
+
+/** "The bell rung at six", "before the shift begun": what happens to nothing, and so says nothing of a noun. */
+function participleAlone(syntax: Syntax, unit: number, table: WordTable): Found | null {
+  const { words, tags, nounGroups, nounAt, sentenceTo } = syntax;
+  const form = words[unit]?.form ?? "";
+  if (!/^(?:begun|rung|sung|sprung|swum|arisen)$/.test(form) || tags[unit - 1] !== TAG.NN)
+    return null;
+  const { from, to, opener } = clauseOf(syntax, unit);
+  const group = nounGroups[nounAt[unit - 1] ?? -1];
+  const opens = from === group?.from && (opener === "" || OPENERS.has(opener));
+  if (!opens && !isTimed(syntax, group?.from ?? 0)) return null;
+  if (syntax.verbGroups.some(({ finite }) => finite >= (group?.from ?? from) && finite < to))
+    return null;
+  if (!/^[.!]$/.test(words[(sentenceTo[unit] ?? words.length) - 1]?.form ?? "")) return null;
+  return { from: unit, to: unit + 1, mends: [table.inflect(table.verb(form), "VBD")] };
+}
+
+/** "They left before the shift": a time before which stands no clause mark. */
+const isTimed = ({ words }: Syntax, subject: number) =>
+  /^(?:before|after|until)$/.test(words[subject - 1]?.form ?? "");
 
 /** What shows that the word before it is a verb: its object. */
 const OBJECT = tagSet("DT", "PRP$", "PPO");

@@ -1,13 +1,21 @@
 import { markCheck } from "../../mark-check.ts";
 import { sinceTense as card } from "./cards.ts";
 
+/** What lasts, and since when: a point of time, or a day or a part of the year that is named. */
+const GOING_ON = "VBG RB|IN|RP|DT|PRP$|NN|NNP*";
+const POINT = "since CD|noon|yesterday|childhood|@months|@weekdays|last";
+const NAMED =
+  "since this|early morning|week|month|year|summer|winter|spring|autumn|afternoon|january|may";
+
 /** "We are waiting since noon." */
 export const sinceTense = markCheck({
   ...card,
   reason: "With “since” the perfect: “{1}”.",
   patterns: [
-    "i|we|they|you [am|are|'re|'m] VBG since CD|noon|@months|@weekdays|last|yesterday => have been",
-    "he|she|it [is] VBG since CD|noon|@months|@weekdays|last|yesterday => has been",
+    ...[POINT, NAMED].flatMap((since) => [
+      `i|we|they|you [am|are] ${GOING_ON} ${since} => have been`,
+      `he|she|it [is] ${GOING_ON} ${since} => has been`,
+    ]),
     "the|this|my|our|his|her NOUN [is] JJ|VBN|ill|here|there|closed|open since CD|noon|@months|@weekdays|last|yesterday => has been",
     "he|she|it [is] JJ|VBN|ill|here|there|closed|open since CD|noon|@months|@weekdays|last|yesterday => has been",
     "i|we|they|you [am|are] JJ|VBN|ill|here|there since CD|noon|@months|@weekdays|last|yesterday => have been",
