@@ -141,12 +141,39 @@ testCases([
     mends: [
       ["The bell rung at six.", "The bell rang at six."],
       ["They left before the shift begun.", "They left before the shift began."],
+      [
+        "At about ten past six the watchman notice that the door was open.",
+        "At about ten past six the watchman noticed that the door was open.",
+      ],
+      ["He open the window and looked out.", "He opened the window and looked out."],
+      ["Nobody knows why the boat come so late.", "Nobody knows why the boat comes so late."],
     ],
     leaves: [
       "The song sung by the crew was old.",
       "The work begun in May is done.",
       "A tune, sung in the dark, woke him.",
+      "He showed where the index finger and thumb are placed.",
+      "He and the open sea were friends.",
     ],
+  },
+  {
+    rule: "grammar/tense-shift",
+    mends: [
+      ["She opened the door and see a man.", "She opened the door and saw a man."],
+      ["He took the lamp and clean the glass.", "He took the lamp and cleaned the glass."],
+    ],
+    leaves: [
+      "They let the boat drift and sink.",
+      "Take the train that he took and get off here.",
+      "He wanted to go and see the light.",
+      "With his hand he pulled a pad and pencil toward him.",
+      "She bought bread and butter.",
+    ],
+  },
+  {
+    rule: "grammar/perfect-past",
+    mends: [["We have seen the comet last Tuesday.", "We saw the comet last Tuesday."]],
+    leaves: ["We have seen the last Tuesday boat.", "It has rained since last Tuesday."],
   },
   {
     rule: "grammar/mark-slips",

@@ -1,23 +1,18 @@
 import { TAG_SETS } from "../../../language/tags/tag-sets.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { baseForPast as card } from "./cards.ts";
-import { isPastTime } from "./past-times.ts";
-
-const AFTER_LAST = /^(?:night|time|week|month|year|summer|winter|spring|autumn|monday|friday)$/;
+import { isPastTime, PAST_TIMES } from "./past-times.ts";
 
 /** "He come home late last night." */
 export const baseForPast = markCheck({
   ...card,
   reason: "The time is past: “{1}”.",
-  at: [
-    "yesterday|ago",
-    "last night|time|week|month|year|summer|winter|spring|autumn|monday|friday",
-  ],
+  at: PAST_TIMES,
   find(syntax, { words: table }) {
     const found: Found[] = [];
     const { words, verbGroups, sentenceFrom, sentenceTo } = syntax;
     for (const [unit, word] of words.entries()) {
-      if (!isPastTime(syntax, unit, AFTER_LAST)) continue;
+      if (!isPastTime(syntax, unit)) continue;
       const from = sentenceFrom[unit] ?? 0;
       const to = sentenceTo[unit] ?? words.length;
       const end = word.form === "last" ? unit + 2 : unit + 1;

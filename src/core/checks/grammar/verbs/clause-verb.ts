@@ -88,6 +88,16 @@ function afterPronoun(syntax: Syntax, unit: number, table: WordTable): Found | n
     if (subject === "i" && written(syntax, at) !== "I") return null;
     return { from: unit, to: unit + 1, mends: [table.verb(form)] };
   }
+  // "He open the window": taken for a quality, or for a past.
+  const taken = syntax.tags[unit] !== TAG.VB && has(BARE) && !has(PAST);
+  if (/^(?:he|she|it)$/.test(subject) && taken && OBJECT[syntax.tags[unit + 1] ?? 0] === 1) {
+    const joined =
+      at === syntax.sentenceFrom[at] ||
+      /^(?:and|but|because|when)$/.test(words[at - 1]?.form ?? "");
+    const [third, past] = [table.inflect(form, "VBZ"), table.inflect(form, "VBD")];
+    const mends = tellsOfPast(syntax, unit) ? [past, third] : [third, past];
+    return joined ? { from: unit, to: unit + 1, mends } : null;
+  }
   if (has(PARTICIPLE) && !has(PAST) && !has(BARE)) {
     if (form === "born") {
       const was = subject === "we" || subject === "they" ? "were" : "was";
@@ -182,7 +192,7 @@ const isTimed = ({ words }: Syntax, subject: number) =>
 const OBJECT = tagSet("DT", "PRP$", "PPO");
 /** Words that open a clause, which then has a verb; "that" and "if" may ask for a plain form. */
 const OPENERS = new Set(
-  "when because although though while whereas since that if unless".split(" "),
+  "when because although though while whereas since that if unless why how".split(" "),
 );
 const WISHES = /^(?:that|if|lest|unless|though)$/;
 /** Nouns of several people, which take either number. */
@@ -221,11 +231,15 @@ function withoutEnding(syntax: Syntax, unit: number, table: WordTable): Found | 
   if (/\p{Lu}/u.test(written(syntax, unit)) || tags[unit - 1] !== TAG.NN) return null;
   const clause = clauseOf(syntax, unit);
   const group = nounGroups[nounAt[unit - 1] ?? -1];
-  if (!group || unit - group.from < 2) return null;
-  if (group.from !== clause.from && !isAfterTime(syntax, clause, group.from)) return null;
-  if (tags[group.from] !== TAG.DT && tags[group.from] !== TAG.PRP$) return null;
+  if (!group) return null;
+  // "At ten past six the watchman": the hour is no part of the subject.
+  let start = group.from;
+  while (start < unit && tags[start] === TAG.CD && tags[start + 1] === TAG.DT) start++;
+  if (unit - start < 2) return null;
+  if (start !== clause.from && !isAfterTime(syntax, clause, start)) return null;
+  if (tags[start] !== TAG.DT && tags[start] !== TAG.PRP$) return null;
   const subject = words[unit - 1]?.form ?? "";
-  if (COLLECTIVE.has(subject) || /^(?:these|those|all|both)$/.test(words[group.from]?.form ?? ""))
+  if (COLLECTIVE.has(subject) || /^(?:these|those|all|both)$/.test(words[start]?.form ?? ""))
     return null;
   // "The company sell tide clocks": the first that may be the verb is it.
   if (AUXILIARY.test(subject)) return null;

@@ -1,19 +1,25 @@
 import type { Syntax } from "../../../language/phrases/syntax.ts";
 import { TAG } from "../../../language/tags/tag-sets.ts";
 
-/** Whether a time that is over is named at a unit: "yesterday", "ago", or "last" with one of some words. */
-export function isPastTime({ words }: Syntax, unit: number, afterLast: RegExp): boolean {
+const WEEKDAYS = "monday tuesday wednesday thursday friday saturday sunday".split(" ");
+const AFTER_LAST = new Set([
+  ...WEEKDAYS,
+  ..."week night month year time summer winter spring autumn".split(" "),
+]);
+
+/** Patterns that find in what blocks a time that is over is named. */
+export const PAST_TIMES: readonly string[] = ["yesterday|ago", `last ${[...AFTER_LAST].join("|")}`];
+
+/** Whether a time that is over is named at a unit: "yesterday", "ago", or "last" with what it is the last of. */
+export function isPastTime({ words }: Syntax, unit: number): boolean {
   const form = words[unit]?.form ?? "";
   if (form === "yesterday" || form === "ago") return true;
   return (
     form === "last" &&
     words[unit - 1]?.form !== "the" &&
-    afterLast.test(words[unit + 1]?.form ?? "")
+    AFTER_LAST.has(words[unit + 1]?.form ?? "")
   );
 }
-
-const PAST_AFTER_LAST =
-  /^(?:week|night|month|year|time|summer|winter|spring|autumn|monday|tuesday|wednesday|thursday|friday|saturday|sunday)$/;
 
 const CLAUSE_REACH = 4;
 const ALWAYS_SO = /^(?:where|which|who|that|what|why|how|because|if|whether)$/;
@@ -22,7 +28,7 @@ const ALWAYS_SO = /^(?:where|which|who|that|what|why|how|because|if|whether)$/;
 export function tellsOfPast(syntax: Syntax, unit: number): boolean {
   const from = syntax.sentenceFrom[unit] ?? 0;
   const to = syntax.sentenceTo[unit] ?? syntax.words.length;
-  for (let at = from; at < to; at++) if (isPastTime(syntax, at, PAST_AFTER_LAST)) return true;
+  for (let at = from; at < to; at++) if (isPastTime(syntax, at)) return true;
   // "The town where he teaches": what is always so may stand beside the past.
   for (let at = Math.max(from, unit - CLAUSE_REACH); at < unit; at++) {
     if (ALWAYS_SO.test(syntax.words[at]?.form ?? "")) return false;

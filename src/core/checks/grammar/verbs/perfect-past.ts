@@ -4,17 +4,13 @@ import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
 import type { WordTable } from "../../../language/words/words.ts";
 import { type Found, markCheck } from "../../mark-check.ts";
 import { perfectPast as card } from "./cards.ts";
-import { isPastTime } from "./past-times.ts";
+import { isPastTime, PAST_TIMES } from "./past-times.ts";
 
 /** "They have closed the well in 1998": the perfect with a time that is over. */
 export const perfectPast = markCheck({
   ...card,
   reason: "The time is over, so the past: “{1}”.",
-  at: [
-    "yesterday|ago",
-    "last night|week|month|year|summer|winter|spring|autumn|monday|friday|sunday",
-    "in CD",
-  ],
+  at: [...PAST_TIMES, "in CD"],
   find(syntax, { words: table }) {
     const found: Found[] = [];
     for (const verb of syntax.verbGroups) {
@@ -42,11 +38,11 @@ function isInPast(syntax: Syntax, verb: VerbGroup): boolean {
     if (words[unit]?.form === "since" || words[unit]?.form === "after") return false;
   }
   if (words[from]?.form === "in" && isYear(syntax, from + 1)) return true;
-  if (isPastTime(syntax, from, AFTER_LAST)) return true;
+  if (isPastTime(syntax, from)) return true;
   for (let unit = verb.to; unit < end; unit++) {
     const tag = tags[unit] ?? 0;
     if (tag === TAG.CC || tag === TAG.CS || TAG_SETS.WH[tag] || syntax.verbAt[unit] !== -1) break;
-    if (isPastTime(syntax, unit, AFTER_LAST)) return true;
+    if (isPastTime(syntax, unit)) return true;
     const closes = unit + 2 >= end || TAG_SETS.STOP[tags[unit + 2] ?? 0] === 1;
     if (words[unit]?.form === "in" && isYear(syntax, unit + 1) && closes) return true;
   }
@@ -56,8 +52,6 @@ function isInPast(syntax: Syntax, verb: VerbGroup): boolean {
 function isYear(syntax: Syntax, unit: number): boolean {
   return unit < syntax.units.length && /^(?:1[5-9]|20)\d\d$/.test(written(syntax, unit));
 }
-
-const AFTER_LAST = /^(?:night|week|month|year|summer|winter|spring|autumn|monday|friday|sunday)$/;
 
 /** The verb in the past, in its voice. */
 function pastOf(syntax: Syntax, verb: VerbGroup, table: WordTable): string | null {
