@@ -104,6 +104,24 @@ testCases([
     ],
   },
   {
+    rule: "grammar/gerund-after-preposition",
+    mends: [
+      ["Knock before enter the house.", "Knock before entering the house."],
+      ["Wash it before use the lamp.", "Wash it before using the lamp."],
+      ["Turn it off before clean the glass.", "Turn it off before cleaning the glass."],
+      ["By read the log we learn much.", "By reading the log we learn much."],
+      ["She is afraid of make a mistake.", "She is afraid of making a mistake."],
+    ],
+    leaves: [
+      "Before work the men ate.",
+      "The day before the storm was calm.",
+      "It was read by use of a lens.",
+      "Sort by name the files you have.",
+      "What he asked for make the crew wonder.",
+      "Lamps in use the whole night get hot.",
+    ],
+  },
+  {
     rule: "grammar/since-tense",
     mends: [
       ["It is raining since this morning.", "It has been raining since this morning."],
