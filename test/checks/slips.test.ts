@@ -110,6 +110,38 @@ describe("a short word, or one made of two, is a slip", () => {
   });
 });
 
+describe("a habitual slip is told", () => {
+  for (const word of ["adress", "aquire", "droped", "unecessary", "speach", "exelent"]) {
+    test(`though a whole word follows its first letter, or it is two edits away: ${word}`, () =>
+      assert.deepEqual(alone(word), [`${word}:fix`]));
+  }
+
+  test("for a day or a month in small letters", () => {
+    assert.deepEqual(alone("febuary"), ["febuary:fix"]);
+  });
+
+  test("two unlikely edits of a long common word are asked about", () => {
+    assert.deepEqual(alone("maintainance"), ["maintainance:settle"]);
+  });
+
+  test("where a sentence has several, which makes it no other language", () => {
+    const words = "goverment publised seperate anouncement".split(" ");
+    assert.deepEqual(
+      marked("The goverment publised a seperate anouncement.", "general"),
+      words.map((word) => `${word}:fix`),
+    );
+    assert.deepEqual(
+      marked("Der Bericht wurde vom Direktor des Instituts im Februar publiziert.", "general"),
+      [],
+    );
+  });
+
+  test("where two stand side by side, which are no species", () => {
+    const found = marked("A concious desision was made at the station.", "general");
+    assert.deepEqual(found, ["concious:fix", "desision:fix"]);
+  });
+});
+
 describe("a name of the trade is no slip", () => {
   const isNoFix = (text: string, kind: Kind = "general") =>
     assert.deepEqual(

@@ -1,8 +1,9 @@
 import type { Language } from "../../language/analysis.ts";
 import { channelCost, isOneEdit } from "../../language/corrections/edit-cost.ts";
+import { isDayOrMonth } from "../../language/words/days-and-months.ts";
 import { ADJECTIVE, NOUN, VARIETY_BITS, VERB } from "../../language/words/lexicon.ts";
 import { wordList } from "../../language/words/word-lists.ts";
-import type { Variety } from "../../manuscript/model.ts";
+import { VARIETIES, type Variety } from "../../manuscript/model.ts";
 import type { Circumstances } from "../check.ts";
 
 /**
@@ -46,7 +47,7 @@ const SHORTEST_COST = 0.6;
 /** The common word that an unknown one is probably a slip for; null when none is near. */
 export function closest(
   key: string,
-  { language, variety }: Circumstances,
+  { language, variety }: Pick<Circumstances, "language" | "variety">,
   lowerCase: boolean,
 ): NearWord | null {
   if (key.length < SHORTEST_WORD) return null;
@@ -63,9 +64,9 @@ export function closest(
   let least = Number.POSITIVE_INFINITY;
   const twice = key.length === SHORTEST_WORD ? SHORTEST_COST : NEAR_COST;
   const single = key.length >= LONG_WORD - 1 ? FAR_COST : key.length > SHORT_WORD ? 1.5 : twice;
-  const distance = key.length >= LONG_WORD ? 2 : 1;
+  const distance = key.length >= LONG_WORD - 1 ? 2 : 1;
   for (const { word, frequency } of language.lexicon.near(key, distance, variety, "common", 1)) {
-    if (lowerCase && word !== word.toLowerCase()) continue;
+    if (lowerCase && word !== word.toLowerCase() && !isDayOrMonth(word.toLowerCase())) continue;
     if (isFormOf(key, word)) continue;
     if (frequency < needed && !(key.length === SHORT_WORD && frequency >= HABITUAL_FREQUENCY))
       continue;
@@ -76,7 +77,8 @@ export function closest(
     // Fingers out of step make no other word: "omre" is "more".
     const cost = swapped && frequency >= MUCH_USED ? Math.min(likely, SWAPPED_COST) : likely;
     if (frequency < needed && cost > HABITUAL_COST) continue;
-    if (cost >= least || cost >= (isOneEdit(key, lower) ? single : twice)) continue;
+    if (cost >= least || cost >= (isOneEdit(key, lower) ? single : mostOfTwo(key, frequency)))
+      continue;
     least = cost;
     best = { word, frequency, cost };
   }
@@ -84,6 +86,23 @@ export function closest(
   if (answered.size >= MAX_ANSWERED) answered.clear();
   answered.set(question, best);
   return best;
+}
+
+/** What two edits may cost: of a word of middle length they must be habits, of a long common one any. */
+function mostOfTwo({ length }: string, frequency: number): number {
+  if (length === SHORTEST_WORD) return SHORTEST_COST;
+  if (length === LONG_WORD - 1) return HABITUAL_COST;
+  return length >= LONGER_WORD && frequency >= COMMON_FREQUENCY ? FAR_COST_OF_TWO : NEAR_COST;
+}
+const LONGER_WORD = 9;
+const FAR_COST_OF_TWO = 1.7;
+
+/** Whether a word is a habitual slip for a common one of either variety. */
+export function isLikelySlip(key: string, language: Language): boolean {
+  return VARIETIES.some((variety) => {
+    const near = closest(key, { language, variety }, true);
+    return near !== null && near.cost <= HABITUAL_COST && near.frequency >= COMMON_FREQUENCY;
+  });
 }
 
 /** log2 of how often, in 50 million words, a word occurs that fingers know by heart. */
@@ -188,6 +207,7 @@ export function evidenceOf(
   const { length } = key;
   const single = isOneEdit(key, word.toLowerCase());
   let slip = single ? (length >= LONG_WORD - 1 ? 3 : length > SHORT_WORD ? 2 : 1) : 2;
+  if (!single && cost > NEAR_COST) slip -= FAR;
   if ((frequency < NEAR_FREQUENCY && !single) || length <= SHORTEST_WORD) slip -= 1;
   if (frequency >= 13) slip += 1;
   else if (frequency >= 11) slip += 0.5;
@@ -199,7 +219,8 @@ export function evidenceOf(
   // Letters out of step make no name of a thing: "sumbit", "inot".
   if (areLettersSwapped(key, word.toLowerCase())) return slip + SWAPPED;
   if (isBuilt(key, language)) slip -= BUILT;
-  if (hasLetterAhead(key, language)) slip -= AHEAD;
+  // "Adress" is a habit, not a program called after a dress.
+  if (cost > LIKELY_COST && hasLetterAhead(key, language)) slip -= AHEAD;
   return slip;
 }
 
@@ -214,6 +235,9 @@ function hasLetterAhead(key: string, { lexicon }: Language): boolean {
   );
 }
 const AHEAD = 3;
+const LIKELY_COST = 0.5;
+/** Two unlikely edits are asked about. */
+const FAR = 0.5;
 const SWAPPED = 0.5;
 
 /** Endings that make words of any noun or verb. */

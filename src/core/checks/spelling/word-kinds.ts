@@ -5,6 +5,7 @@ import { NAME } from "../../language/words/lexicon.ts";
 import { UNIT_SYMBOLS } from "../../language/words/units-of-measure.ts";
 import { wordList } from "../../language/words/word-lists.ts";
 import { LEAVE_BITS } from "../leave.ts";
+import { isLikelySlip } from "./slips.ts";
 
 /** A stretch of a block that speaks for all words in it. */
 interface Stretch {
@@ -24,6 +25,9 @@ const FOREIGN_SHARE = 0.5;
 /** A sentence is in another language if it has this many words and most are unknown. */
 const PASSAGE_WORDS = 5;
 const PASSAGE_SHARE = 0.55;
+/** Unless so many of those are slips for common words, which a word this long is seldom by chance. */
+const SLIPS_SHARE = 0.6;
+const SLIP_LENGTH = 5;
 
 /** Tokens on each side that show how the text is set. */
 const NEARBY = 6;
@@ -105,8 +109,21 @@ export class WordKinds {
     return this.block.sentences.flatMap(({ from, to }) => {
       const { words, unknown } = this.count(from, to);
       if (words < PASSAGE_WORDS || unknown / words < PASSAGE_SHARE) return [];
+      if (this.isMisspelled(from, to)) return [];
       return [{ from, to, bits: LEAVE_BITS.foreign }];
     });
+  }
+
+  /** "The goverment publised a seperate anouncement": English all the same, word by word. */
+  private isMisspelled(from: number, to: number): boolean {
+    let unknown = 0;
+    let slips = 0;
+    for (const word of this.wordsIn(from, to)) {
+      if (dictionaryBits(word, this.language.lexicon) !== 0) continue;
+      unknown++;
+      if (word.length >= SLIP_LENGTH && isLikelySlip(word.toLowerCase(), this.language)) slips++;
+    }
+    return slips / unknown >= SLIPS_SHARE;
   }
 
   private isForeign(from: number, to: number, most: number): boolean {
@@ -117,13 +134,17 @@ export class WordKinds {
   private count(from: number, to: number): { words: number; unknown: number } {
     let words = 0;
     let unknown = 0;
-    for (const token of this.block.tokens) {
-      if (token.kind !== "word" || token.from < from || token.to > to) continue;
+    for (const word of this.wordsIn(from, to)) {
       words++;
-      const word = this.block.text.slice(token.from, token.to);
       if (!word.includes("-") && dictionaryBits(word, this.language.lexicon) === 0) unknown++;
     }
     return { words, unknown };
+  }
+
+  private *wordsIn(from: number, to: number): Generator<string> {
+    for (const token of this.block.tokens) {
+      if (token.kind === "word" && token.from >= from && token.to <= to) yield this.textOf(token);
+    }
   }
 
   /** Among words in capitals, capitals are how the text is set. */
@@ -184,7 +205,10 @@ export class WordKinds {
     }
     if (!EPITHET.test(word) || !this.isEpithet(word, index)) return false;
     const before = this.wordAt(index - 1);
-    if (before !== null) return this.isGenus(before) || this.isEpithet(before, index - 1);
+    if (before !== null) {
+      if (this.isGenus(before)) return true;
+      return this.isEpithet(before, index - 1) && this.isGenus(this.wordAt(index - 2) ?? "");
+    }
     const stop = this.block.tokens[index - 1];
     const initial = this.wordAt(index - 2);
     return initial !== null && /^\p{Lu}$/u.test(initial) && this.textOf(stop) === ".";
@@ -199,7 +223,8 @@ export class WordKinds {
   private isGenus(word: string): boolean {
     if (!/^\p{Lu}\p{Ll}{2,}$/u.test(word)) return false;
     const { lexicon } = this.language;
-    return dictionaryBits(word, lexicon) === 0 || (lexicon.traits(word) & NAME) !== 0;
+    if (dictionaryBits(word, lexicon) !== 0) return (lexicon.traits(word) & NAME) !== 0;
+    return !isLikelySlip(word.toLowerCase(), this.language);
   }
 
   private wordAt(index: number): string | null {
