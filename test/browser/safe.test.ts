@@ -146,7 +146,7 @@ describe("nothing is lost", () => {
     ]);
     const file = await download.path();
     await page.getByText("9 documents with every decision").waitFor();
-    const other = await openBrowser();
+    const other = await openBrowser({ fresh: true });
     await openShelf(other.page);
     await other.page.goto(`${BASE}/house?part=backup`);
     await other.page.getByTestId("backup-picker").setInputFiles({

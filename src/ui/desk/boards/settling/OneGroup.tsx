@@ -62,14 +62,18 @@ export function OneGroup({ open, at, all, onStep, onNextView, ...board }: OneGro
   };
   const write = () => {
     if (!isChosen) return deciding.say(CHOOSE);
-    if (!places || reports.reading) return;
+    if (!places || reports.reading) return deciding.say(LOOKING);
     const left = others.filter((place) => place.odd && !ticked.includes(place));
     deciding.writeForm(group.id, chosen, ticked, left);
   };
-  const keep = () => places && !reports.reading && deciding.keepForms(group.id, places);
+  const keep = () => {
+    if (!places || reports.reading) return deciding.say(LOOKING);
+    deciding.keepForms(group.id, places);
+  };
   const house = () => {
     if (!isChosen) return deciding.say(CHOOSE);
-    if (!reports.reading) deciding.houseRule(group.id, chosen);
+    if (reports.reading) return deciding.say(LOOKING);
+    deciding.houseRule(group.id, chosen);
   };
   const see = () => here && deciding.goToRange(here.place, "consistency");
   const choose = (index: number) => {
@@ -83,11 +87,11 @@ export function OneGroup({ open, at, all, onStep, onNextView, ...board }: OneGro
     move: (by) => setRow(Math.max(0, Math.min(rows - 1, shown + by))),
     page: 12,
     go: () => see(),
-    stet: () => void keep(),
+    stet: keep,
     own: new Map([
       ["Enter", write],
       ["v", onNextView],
-      ["k", () => void keep()],
+      ["k", keep],
       ["h", house],
       ["q", () => setAsking(true)],
       [" ", () => toggle(here)],
@@ -162,7 +166,7 @@ export function OneGroup({ open, at, all, onStep, onNextView, ...board }: OneGro
           >
             {isChosen ? doingLine(label, ticked.length) : "Choose a form"} <Key>Enter</Key>
           </button>
-          <Act letter="K" label="keep all on purpose" run={() => void keep()} />
+          <Act letter="K" label="keep all on purpose" run={keep} />
           <Act letter="H" label="house rule" run={house} />
           <Act letter="Q" label="query" run={() => setAsking(true)} />
           <span className="flex basis-full gap-5 text-soft">
@@ -181,6 +185,7 @@ export function OneGroup({ open, at, all, onStep, onNextView, ...board }: OneGro
   );
 }
 
+const LOOKING = "Its places are still being looked for; in a moment.";
 const CHOOSE = "Nobody prefers a form here: choose one by its number.";
 
 function doingLine(label: string, ticked: number): string {
