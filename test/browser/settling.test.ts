@@ -69,7 +69,10 @@ describe("the settling board", () => {
     await page.getByTestId("slip").getByText("“datalogger” here").waitFor();
     await page.keyboard.press("b");
     await board.getByRole("heading", { name: /^data logger/ }).waitFor();
-    await board.locator("li button[aria-current=true]").waitFor();
+    await board
+      .getByRole("checkbox", { name: /^Change/ })
+      .first()
+      .waitFor();
     await page.keyboard.press("k");
     await footer(page).getByText("All its forms stand on purpose").waitFor();
     await board.getByRole("button", { name: /^Settled 1/ }).click();
