@@ -122,6 +122,17 @@ testCases([
     ],
   },
   {
+    rule: "grammar/contraction",
+    mends: [
+      ["She dont know who came.", "She doesn’t know who came."],
+      ["If the light dont turn, wait.", "If the light doesn’t turn, wait."],
+      ["The boats dont come here.", "The boats don’t come here."],
+      ["The keeper and the clerk dont agree.", "The keeper and the clerk don’t agree."],
+      ["Some of the staff dont like it.", "Some of the staff don’t like it."],
+    ],
+    leaves: ["She wrote her cant and wont in a book of her own."],
+  },
+  {
     rule: "grammar/since-tense",
     mends: [
       ["It is raining since this morning.", "It has been raining since this morning."],
