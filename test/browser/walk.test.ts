@@ -88,7 +88,7 @@ describe("the walk", () => {
     await again.goto(address);
     await slip(again).getByRole("button", { name: /^1/ }).waitFor();
     assert.equal(await textOf(again), text);
-    assert.match(status ?? "", /Mark \d+ of 11, 8 left/);
+    assert.match(status ?? "", /Mark \d+ of 12, 9 left/);
     assert.equal(placeOf(await again.locator("footer").textContent()), placeOf(status));
     await again.getByRole("button", { name: "Decisions" }).click();
     assert.equal(await again.locator("aside li").count(), 3);

@@ -646,7 +646,7 @@ const CASES: readonly Cases[] = [
   {
     rule: "grammar/contraction",
     mends: [
-      ["It dont matter now.", "It don’t matter now."],
+      ["It dont matter now.", "It doesn’t matter now."],
       ["Thats the older one.", "That’s the older one."],
       ["They couldnt see it.", "They couldn’t see it."],
     ],
