@@ -106,6 +106,8 @@ export class WordKinds {
   }
 
   private passages(): Stretch[] {
+    // A block that is foreign as a whole says so of all its words.
+    if (this.block.structure.shape === "foreign") return [];
     return this.block.sentences.flatMap(({ from, to }) => {
       const { words, unknown } = this.count(from, to);
       if (words < PASSAGE_WORDS || unknown / words < PASSAGE_SHARE) return [];

@@ -28,7 +28,14 @@ export const tenseShift = markCheck({
       // "He opened the door and see a man": a form that no subject of a past verb takes.
       const base = one === TAG.VBD && two === TAG.VB && !TAKES_BASE.test(other);
       const shifted = (one === TAG.VBD && two === TAG.VBZ) || (one === TAG.VBZ && two === TAG.VBD);
-      if (!shifted && !(base && isPlainVerb(syntax, unit, table) && opensStory(syntax, before)))
+      if (
+        !shifted &&
+        !(
+          base &&
+          isPlainVerb(syntax, unit, table) &&
+          opensStory(syntax, before, verbGroups[index - 2])
+        )
+      )
         continue;
       if (STATES.has(form) || STATES.has(other) || form.startsWith("'")) continue;
       // Only where the first verb's own subject is the only one.
@@ -71,13 +78,18 @@ function isPlainVerb({ words, tags }: Syntax, unit: number, table: WordTable): b
 }
 
 /** Whether a verb is the first of its sentence, and of no clause within it. */
-function opensStory({ tags, sentenceFrom, verbGroups }: Syntax, verb: VerbGroup): boolean {
+function opensStory(
+  { tags, sentenceFrom }: Syntax,
+  verb: VerbGroup,
+  previous: VerbGroup | undefined,
+): boolean {
   const from = sentenceFrom[verb.from] ?? 0;
+  if (previous && previous.from >= from) return false;
   for (let at = from; at < verb.from; at++) {
     const tag = tags[at] ?? 0;
     if (tag === TAG.CS || TAG_SETS.WH[tag] || tag === TAG.QT) return false;
   }
-  return verbGroups.find((one) => one.from >= from) === verb;
+  return true;
 }
 
 /** "They let the boat drift and sink": another verb follows plain. */

@@ -94,8 +94,7 @@ function afterPronoun(syntax: Syntax, unit: number, table: WordTable): Found | n
     const joined =
       at === syntax.sentenceFrom[at] ||
       /^(?:and|but|because|when)$/.test(words[at - 1]?.form ?? "");
-    const [third, past] = [table.inflect(form, "VBZ"), table.inflect(form, "VBD")];
-    const mends = tellsOfPast(syntax, unit) ? [past, third] : [third, past];
+    const mends = singularForms(syntax, unit, table);
     return joined ? { from: unit, to: unit + 1, mends } : null;
   }
   if (has(PARTICIPLE) && !has(PAST) && !has(BARE)) {
@@ -176,10 +175,10 @@ function participleAlone(syntax: Syntax, unit: number, table: WordTable): Found 
     return null;
   const { from, to, opener } = clauseOf(syntax, unit);
   const group = nounGroups[nounAt[unit - 1] ?? -1];
-  const opens = from === group?.from && (opener === "" || OPENERS.has(opener));
-  if (!opens && !isTimed(syntax, group?.from ?? 0)) return null;
-  if (syntax.verbGroups.some(({ finite }) => finite >= (group?.from ?? from) && finite < to))
-    return null;
+  if (!group) return null;
+  const opens = from === group.from && (opener === "" || OPENERS.has(opener));
+  if (!opens && !isTimed(syntax, group.from)) return null;
+  if (syntax.verbGroups.some(({ finite }) => finite >= group.from && finite < to)) return null;
   if (!/^[.!]$/.test(words[(sentenceTo[unit] ?? words.length) - 1]?.form ?? "")) return null;
   return { from: unit, to: unit + 1, mends: [table.inflect(table.verb(form), "VBD")] };
 }
@@ -261,13 +260,19 @@ function withoutEnding(syntax: Syntax, unit: number, table: WordTable): Found | 
   if (joined && (TAG_SETS.NOMINAL[before] || TAG_SETS.PRONOUN[before])) return null;
   const sure = certainty(syntax, unit, clause);
   if (sure === "none") return null;
-  const [third, past] = [table.inflect(form, "VBZ"), table.inflect(form, "VBD")];
   return {
     from: unit,
     to: unit + 1,
-    mends: tellsOfPast(syntax, unit) ? [past, third] : [third, past],
+    mends: singularForms(syntax, unit, table),
     ...(sure === "doubt" ? { unsure: true } : sure === "likely" ? { weight: "settle" } : {}),
   };
+}
+
+/** The forms that one person or thing takes of a verb; where the sentence tells of the past, that first. */
+function singularForms(syntax: Syntax, unit: number, table: WordTable): string[] {
+  const form = syntax.words[unit]?.form ?? "";
+  const forms = [table.inflect(form, "VBZ"), table.inflect(form, "VBD")];
+  return tellsOfPast(syntax, unit) ? forms.reverse() : forms;
 }
 
 /** "On Tuesday evening the watchman": a time or place opens the sentence before the subject. */
