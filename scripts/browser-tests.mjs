@@ -20,12 +20,12 @@ await new Promise((resolve, reject) => {
   server.stdout.on("data", (data) => String(data).includes("http://") && resolve(undefined));
   server.on("exit", (code) => reject(new Error(`the server stopped (${code})`)));
 });
-const notes = mkdtempSync(path.join(tmpdir(), "dry-run-shelf-"));
+const scratch = mkdtempSync(path.join(tmpdir(), "dry-run-shelf-"));
 const env = {
   ...process.env,
   TEST_URL: `http://127.0.0.1:${port}`,
   // What a browser keeps once the demo documents have been read: most tests begin there.
-  TEST_SHELF: path.join(notes, "shelf.json"),
+  TEST_SHELF: path.join(scratch, "shelf.json"),
 };
 const node = (...args) =>
   spawnSync(process.execPath, ["--import", "tsx", ...args], { cwd: root, stdio: "inherit", env })
@@ -41,7 +41,7 @@ try {
       ...files.map((name) => path.join("test/browser", path.basename(name))),
     );
 } finally {
-  rmSync(notes, { recursive: true });
+  rmSync(scratch, { recursive: true });
   server.removeAllListeners("exit");
   server.kill();
 }

@@ -16,6 +16,9 @@ export function tagSet(...tags: Tag[]): TagSet {
   return set;
 }
 
+/** What shows that the word before it is a verb: its object. */
+export const OPENS_OBJECT = tagSet("DT", "PRP$", "PPO");
+
 /** Sets that patterns and the phrase layer ask for by name. */
 export const TAG_SETS = {
   NOUN: tagSet("NN", "NNS"),

@@ -24,8 +24,8 @@ export const relativeComma = markCheck({
 /** The unit of the sentence's own verb where no comma closes the clause before it; -1 where there is none. */
 function openClause(syntax: Syntax, from: number, to: number): number {
   const { words, tags, nounGroups, nounAt } = syntax;
-  const comma = tags.indexOf(TAG[","], from);
-  if (comma < 0 || comma + 4 > to || !/^(?:which|who)$/.test(words[comma + 1]?.form ?? ""))
+  const comma = from + tags.subarray(from, to).indexOf(TAG[","]);
+  if (comma < from || comma + 4 > to || !/^(?:which|who)$/.test(words[comma + 1]?.form ?? ""))
     return -1;
   // Before it stands a subject and nothing else: "They met the man, who …" has a verb there.
   if (nounGroups[nounAt[from] ?? -1]?.from !== from || finiteIn(syntax, from, comma).length > 0) {

@@ -1,5 +1,5 @@
 import type { Syntax, VerbGroup } from "../../../language/phrases/syntax.ts";
-import { TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
+import { OPENS_OBJECT, TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
 import { ADJECTIVE, NOUN } from "../../../language/words/lexicon.ts";
 import { wordList } from "../../../language/words/word-lists.ts";
 import { BARE, PAST, type WordTable } from "../../../language/words/words.ts";
@@ -71,8 +71,7 @@ export const tenseShift = markCheck({
 /** A base form that is no noun here: an object follows, or it is nothing but a verb. */
 function isPlainVerb({ words, tags }: Syntax, unit: number, table: WordTable): boolean {
   const { form = "", traits = 0 } = words[unit] ?? {};
-  const next = tags[unit + 1] ?? 0;
-  const told = next === TAG.DT || next === TAG.PRP$ || next === TAG.PPO;
+  const told = OPENS_OBJECT[tags[unit + 1] ?? 0] === 1;
   if (!table.isForm(form, BARE) || table.isForm(form, PAST)) return false;
   return told || (traits & (NOUN | ADJECTIVE)) === 0;
 }

@@ -1,5 +1,5 @@
 import { type Syntax, written } from "../../../language/phrases/syntax.ts";
-import { TAG, TAG_SETS, tagSet } from "../../../language/tags/tag-sets.ts";
+import { OPENS_OBJECT, TAG, TAG_SETS, tagSet } from "../../../language/tags/tag-sets.ts";
 import { ADJECTIVE, ADVERB, NOUN, VERB } from "../../../language/words/lexicon.ts";
 import { wordList } from "../../../language/words/word-lists.ts";
 import {
@@ -90,7 +90,7 @@ function afterPronoun(syntax: Syntax, unit: number, table: WordTable): Found | n
   }
   // "He open the window": taken for a quality, or for a past.
   const taken = syntax.tags[unit] !== TAG.VB && has(BARE) && !has(PAST);
-  if (/^(?:he|she|it)$/.test(subject) && taken && OBJECT[syntax.tags[unit + 1] ?? 0] === 1) {
+  if (/^(?:he|she|it)$/.test(subject) && taken && OPENS_OBJECT[syntax.tags[unit + 1] ?? 0] === 1) {
     const joined =
       at === syntax.sentenceFrom[at] ||
       /^(?:and|but|because|when)$/.test(words[at - 1]?.form ?? "");
@@ -187,8 +187,6 @@ function participleAlone(syntax: Syntax, unit: number, table: WordTable): Found 
 const isTimed = ({ words }: Syntax, subject: number) =>
   /^(?:before|after|until)$/.test(words[subject - 1]?.form ?? "");
 
-/** What shows that the word before it is a verb: its object. */
-const OBJECT = tagSet("DT", "PRP$", "PPO");
 /** Words that open a clause, which then has a verb; "that" and "if" may ask for a plain form. */
 const OPENERS = new Set(
   "when because although though while whereas since that if unless why how".split(" "),
@@ -301,7 +299,7 @@ function certainty(
   if (unit + 1 === to && /^(?:that|whether|how|why)$/.test(words[to]?.form ?? "")) {
     return !TAG_SETS.VERB[tags[to + 1] ?? 0] && rest(to) <= 1 ? "sure" : "none";
   }
-  if (OBJECT[next]) return opener === "" && rest(to) > 0 ? "doubt" : "sure";
+  if (OPENS_OBJECT[next]) return opener === "" && rest(to) > 0 ? "doubt" : "sure";
   if (OPENERS.has(opener) && !WISHES.test(opener)) return "likely";
   if (tags[unit] === TAG.VB || tags[unit] === TAG.VBN) return "likely";
   return "doubt";

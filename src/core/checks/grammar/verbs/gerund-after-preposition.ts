@@ -1,5 +1,5 @@
 import type { Syntax } from "../../../language/phrases/syntax.ts";
-import { TAG, TAG_SETS, tagSet } from "../../../language/tags/tag-sets.ts";
+import { OPENS_OBJECT, TAG, TAG_SETS } from "../../../language/tags/tag-sets.ts";
 import { ADJECTIVE, ADVERB, NAME, NOUN, VERB } from "../../../language/words/lexicon.ts";
 import { wordList } from "../../../language/words/word-lists.ts";
 import { BARE, PARTICIPLE, type WordTable } from "../../../language/words/words.ts";
@@ -44,9 +44,6 @@ export const gerundAfterPreposition = markCheck({
 /** Verbs that dictionaries have as nouns or qualities too, and that are seldom those before an object. */
 const OFTEN_VERBS = wordList("gerund-after-preposition/often-verbs");
 
-/** What shows that the word before it is a verb: its object. */
-const OBJECT = tagSet("DT", "PRP$", "PPO");
-
 /** A clause may end with a preposition: "what he asked for", "the one he went to". */
 const LEAVES_OPEN = /^(?:what|which|who|whom|that|where|how|whatever|than|as)$/;
 
@@ -56,7 +53,7 @@ function isBareVerb(syntax: Syntax, preposition: number, table: WordTable): bool
   const { form = "", traits = 0 } = words[preposition + 1] ?? {};
   const before = words[preposition]?.form ?? "";
   const only = (traits & (VERB | NOUN | ADJECTIVE | ADVERB | NAME)) === VERB;
-  const object = OBJECT[tags[preposition + 2] ?? 0] === 1;
+  const object = OPENS_OBJECT[tags[preposition + 2] ?? 0] === 1;
   const verb = tags[preposition + 1] === TAG.VB;
   const often = OFTEN_VERBS.has(form) && !/^(?:in|on|at|from)$/.test(before) && (verb || object);
   const told = verb && object && /^(?:by|without|before|after)$/.test(before);
