@@ -3,7 +3,7 @@ import { channelCost, isOneEdit } from "../../language/corrections/edit-cost.ts"
 import { isDayOrMonth } from "../../language/words/days-and-months.ts";
 import { ADJECTIVE, NOUN, VARIETY_BITS, VERB } from "../../language/words/lexicon.ts";
 import { wordList } from "../../language/words/word-lists.ts";
-import { VARIETIES, type Variety } from "../../manuscript/model.ts";
+import type { Variety } from "../../manuscript/model.ts";
 import type { Circumstances } from "../check.ts";
 
 /**
@@ -41,6 +41,7 @@ const PLAIN_LENGTH = 6;
 const NEAR_COST = 1.2;
 /** One letter, however unlikely a slip, of a long word. */
 const FAR_COST = 2.2;
+const MIDDLE_COST = 1.5;
 /** Of three letters only two swapped are surely a slip. */
 const SHORTEST_COST = 0.6;
 
@@ -62,8 +63,6 @@ export function closest(
         : NEAR_FREQUENCY;
   let best: NearWord | null = null;
   let least = Number.POSITIVE_INFINITY;
-  const twice = key.length === SHORTEST_WORD ? SHORTEST_COST : NEAR_COST;
-  const single = key.length >= LONG_WORD - 1 ? FAR_COST : key.length > SHORT_WORD ? 1.5 : twice;
   const distance = key.length >= LONG_WORD - 1 ? 2 : 1;
   for (const { word, frequency } of language.lexicon.near(key, distance, variety, "common", 1)) {
     if (lowerCase && word !== word.toLowerCase() && !isDayOrMonth(word.toLowerCase())) continue;
@@ -77,8 +76,8 @@ export function closest(
     // Fingers out of step make no other word: "omre" is "more".
     const cost = swapped && frequency >= MUCH_USED ? Math.min(likely, SWAPPED_COST) : likely;
     if (frequency < needed && cost > HABITUAL_COST) continue;
-    if (cost >= least || cost >= (isOneEdit(key, lower) ? single : mostOfTwo(key, frequency)))
-      continue;
+    const most = isOneEdit(key, lower) ? mostOfOne(key) : mostOfTwo(key, frequency);
+    if (cost >= least || cost >= most) continue;
     least = cost;
     best = { word, frequency, cost };
   }
@@ -86,6 +85,12 @@ export function closest(
   if (answered.size >= MAX_ANSWERED) answered.clear();
   answered.set(question, best);
   return best;
+}
+
+/** What one edit may cost: of a long word any. */
+function mostOfOne({ length }: string): number {
+  if (length === SHORTEST_WORD) return SHORTEST_COST;
+  return length >= LONG_WORD - 1 ? FAR_COST : length > SHORT_WORD ? MIDDLE_COST : NEAR_COST;
 }
 
 /** What two edits may cost: of a word of middle length they must be habits, of a long common one any. */
@@ -97,9 +102,9 @@ function mostOfTwo({ length }: string, frequency: number): number {
 const LONGER_WORD = 9;
 const FAR_COST_OF_TWO = 1.7;
 
-/** Whether a word is a habitual slip for a common one of either variety. */
+/** Whether a word is a habitual slip for a common one; the other varieties spell those as one of two. */
 export function isLikelySlip(key: string, language: Language): boolean {
-  return VARIETIES.some((variety) => {
+  return (["en-US", "en-GB"] as const).some((variety) => {
     const near = closest(key, { language, variety }, true);
     return near !== null && near.cost <= HABITUAL_COST && near.frequency >= COMMON_FREQUENCY;
   });

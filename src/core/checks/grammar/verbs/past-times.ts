@@ -1,14 +1,12 @@
 import type { Syntax } from "../../../language/phrases/syntax.ts";
 import { TAG } from "../../../language/tags/tag-sets.ts";
+import { WORD_LISTS } from "../../patterns/word-lists.ts";
 
-const WEEKDAYS = "monday tuesday wednesday thursday friday saturday sunday".split(" ");
-const AFTER_LAST = new Set([
-  ...WEEKDAYS,
-  ..."week night month year time summer winter spring autumn".split(" "),
-]);
+const SPANS = "week night month year time summer winter spring autumn".split(" ");
+const AFTER_LAST = new Set([...SPANS, ...(WORD_LISTS["weekdays"] ?? [])]);
 
 /** Patterns that find in what blocks a time that is over is named. */
-export const PAST_TIMES: readonly string[] = ["yesterday|ago", `last ${[...AFTER_LAST].join("|")}`];
+export const PAST_TIMES: readonly string[] = ["yesterday|ago", `last ${SPANS.join("|")}|@weekdays`];
 
 /** Whether a time that is over is named at a unit: "yesterday", "ago", or "last" with what it is the last of. */
 export function isPastTime({ words }: Syntax, unit: number): boolean {
