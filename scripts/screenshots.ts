@@ -2,7 +2,13 @@ import { spawn } from "node:child_process";
 import { mkdirSync } from "node:fs";
 import path from "node:path";
 import type { Page } from "playwright-core";
-import { closeBrowser, openBrowser, untilSettled } from "../test/support/browser.ts";
+import {
+  closeBrowser,
+  openBrowser,
+  untilRead,
+  untilSettled,
+  untilShown,
+} from "../test/support/browser.ts";
 
 /** Takes the pictures in docs/screenshots of the built application with its demo documents. */
 const root = path.resolve(import.meta.dirname, "..");
@@ -240,6 +246,8 @@ try {
   await settle(page);
   await press(page, "s", "Enter");
   await settle(page);
+  await untilRead(page);
+  await untilShown(page);
   await shoot(page, "desk");
   await page.keyboard.press("h");
   await page.getByTestId("readings").waitFor();
